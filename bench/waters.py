@@ -52,7 +52,7 @@ def waters() -> None:
 
 
 def _judged(design: Design) -> None:
-    tuple(technique_of(design).measures(design, USUAL_QUESTION, UNITS))
+    tuple(technique_of(design).measures(design, USUAL_QUESTION))
 
 
 def verdict_over_http(url: str) -> None:

@@ -23,7 +23,6 @@ from nine_knots.core.assess.turnover import CastResult, mono_score, turnover_sco
 from nine_knots.core.assess.verdict import assessment_inputs, verdict_of
 from nine_knots.core.base.errors import NineKnotsError
 from nine_knots.core.base.score import Score
-from nine_knots.core.base.units import Units
 from nine_knots.core.casting.mono import mass_ratio
 from nine_knots.core.casting.quick_caster import QuickCaster
 from nine_knots.core.casting.stroke import Stroke
@@ -172,17 +171,17 @@ def judged(designs: tuple[Design, ...]) -> list[dict[str, Score]]:
 
 
 def _cords(design: Design) -> dict[str, Score]:
-    units, day = Units("metric"), design.situation
-    found = list(verdict_of(design, assessment_inputs(design), units))
+    day = design.situation
+    found = list(verdict_of(design, assessment_inputs(design)))
     try:
-        found += technique_of(design).measures(design, USUAL_QUESTION, units)
+        found += technique_of(design).measures(design, USUAL_QUESTION)
         ratio = mass_ratio(design.leader, day.fly)
         if ratio is not None:
             found.append(mono_score(ratio))
         else:
             stroke, air = Stroke(), air_of(day.wind)
             least = QuickCaster().minimum(design.leader, day.line, day.fly, stroke, air)
-            found.append(turnover_score(CastResult(least, stroke), design.leader, day, units))
+            found.append(turnover_score(CastResult(least, stroke), design.leader, day))
     except NineKnotsError:
         pass
     return {found_item.key: found_item for found_item in found}

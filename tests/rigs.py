@@ -20,6 +20,7 @@ from nine_knots.core.techniques import technique_of
 from nine_knots.core.water.question import WaterQuestion
 from nine_knots.words.cast import CastReading, cast_of
 from nine_knots.words.connection_advice import fault_reading
+from nine_knots.words.scores.reading import score_readings
 from nine_knots.words.techniques import technique_words_of
 from tests.makers import INCHES
 
@@ -74,7 +75,7 @@ def bought(
 class Tied:
     """A school's proposal and everything said of it."""
 
-    proposal: Proposal
+    proposal: Proposal | None
     design: Design
     verdict: dict[str, Score]
     faults: tuple[str, ...]
@@ -82,7 +83,7 @@ class Tied:
 
     @property
     def leader(self) -> Leader:
-        return self.proposal.leader
+        return self.design.leader
 
     @property
     def feet(self) -> tuple[float, ...]:
@@ -118,8 +119,7 @@ def tie(
 def judged(leader: Leader, day: Situation, proposal: Proposal | None = None) -> Tied:
     """A leader with its verdict and the faults of its knots."""
     design = Design(title="A rig", situation=day, leader=leader)
-    proposal = proposal or Proposal(leader=leader, reasons=(), shortfalls=())
-    verdict = verdict_of(design, assessment_inputs(design), INCHES)
+    verdict = score_readings(verdict_of(design, assessment_inputs(design)), INCHES)
     faults = tuple(
         fault_reading(fault).what
         for number in range(len(leader.joints))

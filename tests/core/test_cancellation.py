@@ -22,11 +22,12 @@ from nine_knots.core.search.demands import Demands
 from nine_knots.core.search.search import Search
 from nine_knots.core.techniques import fish
 from nine_knots.core.water.question import WaterQuestion
+from nine_knots.words.depth_table import depth_table_reading
 from nine_knots.words.search import reading
 from nine_knots.words.search.reading import found_so_far
 from tests.core.test_planning import CAST, SKARN, a_plan
 from tests.core.test_remedies import LONG
-from tests.makers import DRY, SHELF, day, design
+from tests.makers import DRY, METRIC, SHELF, day, design
 
 ANGLER = Angler(stock=SHELF, flies=(DRY,))
 MOST = 20  # leaders that a search casts
@@ -138,15 +139,16 @@ def test_a_depth_table_cut_short_says_what_is_missing_and_goes_on():
         except TimedOut:
             continue
     assert some is not None
-    assert some.cut_short.startswith("Time ran out with ")
+    said = depth_table_reading(some, METRIC).cut_short
+    assert said.startswith("Time ran out with ")
     cells = [cell for row in some.rows for cell in row.cells]
     missing = [cell for cell in cells if cell.status is None]
     assert 0 < len(missing) < len(cells)
-    assert str(len(missing)) in some.cut_short
+    assert str(len(missing)) in said
     with cancellable(Somebody(4)), pytest.raises(TimedOut):
         depth_table(sunk, angler)  # a printed card has the whole table or none
     whole = depth_table(sunk, angler, partial_too=True)
-    assert not whole.cut_short
+    assert not whole.missing
     for row, other in zip(whole.rows, some.rows, strict=True):
         for cell, before in zip(row.cells, other.cells, strict=True):
             assert before in (cell, before if before.status is None else cell)
@@ -173,7 +175,7 @@ def test_a_search_cut_short_shows_what_it_found_and_goes_on(monkeypatch):
     assert some.cards
     assert some.cut_short == f"Time ran out after {first} of {MOST} leaders."
     *_, whole = found_so_far(asked)
-    assert not whole.cut_short
+    assert not whole.missing
     assert cast[before] == cut
     assert not set(cast[before:]) & set(cast[:before])
 

@@ -10,21 +10,18 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from nine_knots.core.assess.balance import balance_of
-from nine_knots.core.assess.dominant_uncertainty import BY_BEND, BY_DRAG, BY_SPEED
 from nine_knots.core.assess.own_cast import UNKNOWN, OwnCast
-from nine_knots.core.assess.pick_up import lift_words
+from nine_knots.core.assess.pick_up import pick_up_of
 from nine_knots.core.assess.turnover import (
-    LEVEL_SAID,
     CastResult,
+    TurnoverReason,
     eased_stroke,
-    landing_words,
+    landing_finding,
     mono_score,
-    opening_words,
-    share_words,
-    stroke_words,
     turnover_score,
 )
 from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.base.score import BAND_LOW
 from nine_knots.core.casting.landing import CastLanding, landing_of
 from nine_knots.core.casting.minimum_speed import MinimumLaunchSpeed, minimum_launch_speed
 from nine_knots.core.casting.mono import mass_ratio
@@ -39,6 +36,9 @@ from nine_knots.core.mechanics.air import Air
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.words.cast import cast_of, rough_cast_of
+from nine_knots.words.cast_remarks import DOUBTS, PICK_UPS
+from nine_knots.words.scores.reading import score_reading
+from nine_knots.words.scores.turnover import LEVEL, landing_words, share_words, stroke_words
 from tests.makers import DRY, FIVE, INCHES, METRIC, PLAIN, day, design, knotless, level, tied
 
 LINE = line_profile(FIVE)
@@ -179,23 +179,24 @@ FOAM = Fly(title="f", kind="foam", hook=6)
 
 
 def test_the_cord_says_how_much_of_the_stroke_is_to_spare():
-    right = turnover_score(thrown(SOUND), SOUND, day(), INCHES)
+    right = score_reading(turnover_score(thrown(SOUND), SOUND, day()), INCHES)
     assert right.status == "right"
     assert re.fullmatch(r"opens, (half|two thirds|three quarters) to spare", right.figure)
     assert "less than an easy stroke; yours launches at 49 ft/s" in right.why
     long_fine = tied(*SOUND.pieces[:-1], level(4, 12, "tippet", "nylon-soft"))
-    heap = turnover_score(thrown(long_fine, FOAM), long_fine, day(fly=FOAM), METRIC)
-    assert (heap.status, heap.figure) == ("too little", "piles up")
-    assert heap.position < heap.band.low
+    heap = turnover_score(thrown(long_fine, FOAM), long_fine, day(fly=FOAM))
+    assert (heap.status, heap.finding.reason) == ("too little", TurnoverReason.NEVER_OPENS)
+    assert heap.position < BAND_LOW
     wind = Wind(speed_m_s=8.0, bearing="in the face")
-    against = turnover_score(thrown(SOUND, wind=-8.0), SOUND, day(wind=wind), METRIC)
+    against = turnover_score(thrown(SOUND, wind=-8.0), SOUND, day(wind=wind))
+    against = score_reading(against, METRIC)
     assert against.status == "too little"
     assert "as yours against this wind" in against.why
 
 
 def test_the_cord_goes_with_the_margin_and_never_jumps():
     def cord(margin: float, wish="drift on top"):
-        return turnover_score(result(margin), SOUND, day(wish=wish), INCHES)
+        return turnover_score(result(margin), SOUND, day(wish=wish))
 
     cords = [cord(0.5 * 1.01**number) for number in range(200)]
     places = [each.position for each in cords]
@@ -211,7 +212,7 @@ def test_the_cord_goes_with_the_margin_and_never_jumps():
 
 def test_no_stroke_is_said_as_such():
     none = CastResult(MinimumLaunchSpeed(None, 2), Stroke())
-    told = turnover_score(none, SOUND, day(), METRIC)
+    told = score_reading(turnover_score(none, SOUND, day()), METRIC)
     assert (told.status, told.why) == (
         "too little",
         "No stroke opens it, not even one of 45 m/s.",
@@ -231,8 +232,8 @@ WINDS = [Wind(), Wind(speed_m_s=5.0, bearing="in the face"), Wind(speed_m_s=5.0,
 )
 def test_no_two_sentences_about_a_cast_disagree(margin, straight, opening, wind, wish, own):
     cast, situation = result(margin, straight, opening), day(wish=wish, wind=wind)
-    told = turnover_score(cast, SOUND, situation, INCHES, own)
-    lies = landing_words(cast, wind, situation.floats, INCHES, own)
+    told = score_reading(turnover_score(cast, SOUND, situation, own), INCHES)
+    lies = landing_words(landing_finding(cast, wind, situation.floats, own), INCHES)
     if told.status == "right":
         assert "heap" not in lies
         assert told.figure not in ("piles up", "barely opens")
@@ -243,13 +244,12 @@ def test_no_two_sentences_about_a_cast_disagree(margin, straight, opening, wind,
         assert "straight" not in lies
     if "straight" in lies:
         assert told.figure.startswith("opens")
-    assert told.figure == opening_words(cast.margin, own, "about" in told.figure)
 
 
 def test_where_a_leader_lies_is_told_by_how_it_opened():
     calm, against = WINDS[0], WINDS[1]
     said = [
-        landing_words(result(margin, straight), wind, True, INCHES)
+        landing_words(landing_finding(result(margin, straight), wind, True), INCHES)
         for margin, straight, wind in (
             (1.5, 0.95, calm),
             (1.5, 0.8, calm),
@@ -322,7 +322,7 @@ def test_a_mono_rig_is_judged_by_mass():
     assert mono_score(mass_ratio(rig, bead)).status == "right"
     assert mono_score(mass_ratio(rig, speck)).status == "too little"
     assert mono_score(4.5).marginal
-    assert "more than 1000 times" in mono_score(float("inf")).why
+    assert "more than 1000 times" in score_reading(mono_score(float("inf")), INCHES).why
 
 
 def test_a_knotless_taper_flies_too():
@@ -354,7 +354,6 @@ def test_line_leader_and_fly_can_disagree_both_ways():
         return balance_of(landed.flight, landed.rig, leader, day(fly=fly), cast.margin >= 1.0)
 
     assert said(SOUND, DRY).kind == "agree"
-    assert said(SOUND, DRY).words == ""
     assert said(long_fine, foam).kind == "too much fly"
     assert said(stout, midge).kind == "no life"
     assert said(endless, midge).kind == "too much leader"
@@ -398,7 +397,7 @@ def test_how_the_fly_comes_off_the_water(fly, weight, sinking, said):
     line = FlyLine(title="l", weight=weight, sinking=sinking)
     rod = Rod(title="r", length_m=2.7, weight=weight)
     made = design(SOUND, fly=fly, line=line, rod=rod, wish="strip")
-    assert said in lift_words(made)
+    assert said in PICK_UPS[pick_up_of(made)]
 
 
 def test_near_the_edge_a_verdict_says_what_it_hangs_on_until_that_is_known():
@@ -408,11 +407,12 @@ def test_near_the_edge_a_verdict_says_what_it_hangs_on_until_that_is_known():
     def why(of=made, own=UNKNOWN):
         return cast_of(of, Stroke(), INCHES, own=own).turnover.why
 
-    assert f"depends most on {BY_DRAG}; and on {BY_SPEED}." in why()
+    drag, speed = DOUBTS["fly's drag"], DOUBTS["own speed"]
+    assert f"depends most on {drag}; and on {speed}." in why()
     fly = made.situation.fly
     timed = fly.evolve(drag_area_m2=fly.air_drag_area_m2)
     known = made.evolve(situation=made.situation.evolve(fly=timed))
-    assert f"depends most on {BY_SPEED}." in why(known)
+    assert f"depends most on {speed}." in why(known)
     assert "depends most on" not in why(known, OwnCast(speed_factor=1.02))
     assert "depends most on" not in why(design())
 
@@ -420,8 +420,8 @@ def test_near_the_edge_a_verdict_says_what_it_hangs_on_until_that_is_known():
 def test_a_level_leader_says_what_builders_know_of_it():
     """Common practice, no source: it turns over poorly, and the model does not say so."""
     flat = cast_of(design(tied(level(10, 9, "tippet"))), Stroke(), INCHES).turnover.why
-    assert flat.endswith(LEVEL_SAID)
-    assert LEVEL_SAID not in cast_of(design(SOUND), Stroke(), INCHES).turnover.why
+    assert flat.endswith(LEVEL)
+    assert LEVEL not in cast_of(design(SOUND), Stroke(), INCHES).turnover.why
 
 
 def test_a_light_fly_near_the_edge_hangs_on_the_lines_stiffness_until_its_droop_is_measured():
@@ -434,8 +434,9 @@ def test_a_light_fly_near_the_edge_hangs_on_the_lines_stiffness_until_its_droop_
         return cast_of(of, Stroke(), INCHES, own=OwnCast(speed_factor=1.02)).turnover.why
 
     tip, belly = LINE.tip_bend_nm2, LINE.belly_bend_nm2
-    assert BY_BEND.format("belly") in why(FIVE), "the loop rolls in the belly for most of the cast"
-    assert BY_BEND.format("belly") in why(FIVE.evolve(tip_bend_nm2=tip))
+    droop = DOUBTS["line's stiffness"].format(parts="belly")
+    assert droop in why(FIVE), "the loop rolls in the belly for most of the cast"
+    assert droop in why(FIVE.evolve(tip_bend_nm2=tip))
     known = FIVE.evolve(tip_bend_nm2=tip, belly_bend_nm2=belly)
     assert "droop" not in why(known)
     assert line_profile(known).bend_at_nm2(3.0) == pytest.approx(LINE.bend_at_nm2(3.0))

@@ -37,6 +37,7 @@ from nine_knots.demo.tackle import FLIES
 from nine_knots.words.search.asked import search_sentence_of
 from nine_knots.words.search.buying import buy_words
 from nine_knots.words.search.comparison import SAID, wish_figure
+from nine_knots.words.search.infeasible import infeasible_words
 from nine_knots.words.search.obstacles import nearest_words
 from nine_knots.words.search.reading import found_so_far
 from tests.core.test_schools_today import DAYS
@@ -45,6 +46,12 @@ from tests.makers import INCHES, day, spool
 RUNA = Angler(stock=demo_stock(), flies=tuple(FLIES.values()))
 STROKE = Stroke()
 ANYTHING = Demands()
+
+
+def impossible(situation, angler, demands):
+    """What no search could meet, in sentences."""
+    found = infeasible_demands(situation, angler, demands)
+    return tuple(infeasible_words(each, demands.day(situation), INCHES) for each in found)
 
 
 def last_of(situation, demands=ANYTHING, most=40, **more):
@@ -126,7 +133,7 @@ def test_upper_flies_are_tied_as_comes_out_best(found):
     tags = {round(joint.dropper.length_m, 3) for joint in joints if joint.dropper}
     assert len(tags) > 1
     ruled = DAYS["nymph"].water.evolve(rules=WaterRules(most_flies=1))
-    (why,) = infeasible_demands(DAYS["nymph"].evolve(water=ruled), RUNA, Demands(flies=2))
+    (why,) = impossible(DAYS["nymph"].evolve(water=ruled), RUNA, Demands(flies=2))
     assert "allow one fly; you ask for 2" in why
 
 
@@ -170,16 +177,14 @@ def test_where_nothing_serves_one_demand_less_does_as_it_is_said():
 
 def test_what_no_search_could_meet_is_told_before_one():
     shark = day(quarry=TargetFish(kind="shark", mass_kg=400.0))
-    (weak,) = infeasible_demands(shark, Angler(stock=(spool(9),)), Demands())
+    (weak,) = impossible(shark, Angler(stock=(spool(9),)), Demands())
     assert "400" not in weak
     assert "your strongest, nylon-stiff-90, breaks at" in weak
-    (nothing,) = infeasible_demands(day(), Angler(), Demands())
+    (nothing,) = impossible(day(), Angler(), Demands())
     assert "nothing on the shelf" in nothing
-    assert "at least a foot" in infeasible_demands(day(), RUNA, Demands(longest_m=0.1))[0]
+    assert "at least a foot" in impossible(day(), RUNA, Demands(longest_m=0.1))[0]
     short = Angler(stock=(spool(9, left_m=3.0),))
-    assert (
-        "you ask for 30 ft" in infeasible_demands(day(), short, Demands(shortest_m=30 * FOOT_M))[0]
-    )
+    assert "you ask for 30 ft" in impossible(day(), short, Demands(shortest_m=30 * FOOT_M))[0]
     assert infeasible_demands(day(), RUNA, Demands()) == ()
     with pytest.raises(CannotCompute, match="roll cast is not modelled"):
         list(Search(day(), Stroke(kind="roll"), RUNA, Demands(), most=20).rounds())
@@ -243,7 +248,8 @@ def test_what_is_cast_and_what_its_fly_pulls_out_are_told_beside_each_other(foun
     for item, other in ((pulled, cast), (cast, pulled)):
         said = SAID["easy to throw"](item, other, INCHES)
         assert (
-            said == f"{wish_figure(item, 'turnover')} (the other {wish_figure(other, 'turnover')})"
+            said == f"{wish_figure(item, 'turnover', INCHES)} "
+            f"(the other {wish_figure(other, 'turnover', INCHES)})"
         )
 
 

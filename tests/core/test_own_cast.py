@@ -18,8 +18,9 @@ from nine_knots.core.assess.own_cast import (
     OwnCast,
     estimate,
 )
-from nine_knots.core.assess.turnover import opening_words, turnover_score
+from nine_knots.core.assess.turnover import CastResult, TurnoverReason, turnover_score
 from nine_knots.core.base.errors import CannotCompute
+from nine_knots.core.casting.minimum_speed import MinimumLaunchSpeed
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.words.own_cast import expected, own_reading
 from tests.core.test_cast import SOUND, thrown
@@ -115,12 +116,12 @@ def test_a_mono_rigs_landing_is_refused():
 
 
 def test_thresholds_of_ones_own_shift_words_and_band():
-    assert "to spare" in opening_words(1.2)
     demanding = OwnCast(piles_up=1.3, soft=1.9, slams=4.0)
-    assert opening_words(1.2, demanding) == "barely opens"
     cast = thrown(SOUND)
-    usual = turnover_score(cast, SOUND, day(), METRIC)
-    assert turnover_score(cast, SOUND, day(), METRIC, demanding).position < usual.position
+    barely = CastResult(MinimumLaunchSpeed(cast.stroke.speed_m_s / 1.2, 12), cast.stroke)
+    usual, own = (turnover_score(barely, SOUND, day(), own) for own in (UNKNOWN, demanding))
+    assert (usual.status, own.finding.reason) == ("right", TurnoverReason.BARELY_OPENS)
+    assert own.position < usual.position
 
 
 def test_the_reading_says_how_sure_it_is():

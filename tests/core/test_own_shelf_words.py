@@ -2,7 +2,7 @@
 
 import pytest
 
-from nine_knots.core.assess.line_age import age_words, years_old
+from nine_knots.core.assess.line_age import years_old
 from nine_knots.core.assess.refit import refitted
 from nine_knots.core.assess.strength_known import strength_known
 from nine_knots.core.base.errors import OutOfRange
@@ -19,6 +19,7 @@ from nine_knots.words.differences import differences, swap_words
 from nine_knots.words.figure_sources import source_words
 from nine_knots.words.found_by import search_words_of
 from nine_knots.words.ledger import act_words, changes_by, is_low, shopping, unknown_words
+from nine_knots.words.line_age import age_words
 from nine_knots.words.tying import cut_length_m, takes_of
 from tests.makers import INCHES, METRIC, SHELF, design, packet, spool, strand
 

@@ -21,6 +21,7 @@ from nine_knots.core.domain.situation import TargetFish, Wind
 from nine_knots.core.plan.parts import part_names
 from nine_knots.core.plan.planned import TiedLeader, work_plan
 from nine_knots.core.plan.set_cover import Option, cost_of, least_cover
+from nine_knots.core.remedies.adjustment import OtherStroke, StopAndDrop
 from nine_knots.core.search.plausible import ends_as_advised
 from nine_knots.core.search.schools_today import SchoolToday
 from nine_knots.demo.designs import demo_designs
@@ -102,8 +103,8 @@ def test_every_leader_of_a_plan_is_right_where_it_is_fished():
     for stop in found.stops:
         assert stop.fit is not None
         design = stop.fit.design
-        thrown = Stroke(drop=True) if "drop" in stop.fit.words else Stroke()
-        if "stroke" in stop.fit.words:
+        thrown = Stroke(drop=isinstance(stop.fit.change, StopAndDrop))
+        if isinstance(stop.fit.change, OtherStroke):
             continue  # thrown harder, in words of the stroke
         again = Assessor(design.situation, RUNA).measures(design.leader, thrown)
         assert all(item.status == "right" for item in again if item.key != "length")

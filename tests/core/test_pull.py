@@ -4,7 +4,7 @@ import numpy as np
 import pytest
 from scipy.stats import binom
 
-from nine_knots.core.assess.record_rule import bite_m, class_m, record_lines
+from nine_knots.core.assess.record_rule import bite_m, class_m
 from nine_knots.core.base.errors import Unreadable
 from nine_knots.core.base.units.factors import INCH_M, POUND_N
 from nine_knots.core.domain.leader import Connection, Leader
@@ -17,6 +17,7 @@ from nine_knots.core.strength.reel_to_leader import reel_to_leader
 from nine_knots.core.strength.stretch import at_the_hook_n_m, compliance_m_n, energy_j
 from nine_knots.words.evaluation import evaluate
 from nine_knots.words.pull import hold_reading
+from nine_knots.words.record_rule import record_lines
 from nine_knots.words.sentence import SentenceEdit, apply_sentence_edit
 from tests.makers import INCHES, METRIC, PLAIN, day, design, knotless, level, tied, workbench
 

@@ -14,7 +14,7 @@ from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.words.reach import reach_reading
-from tests.makers import INCHES, METRIC
+from tests.makers import INCHES
 
 DESIGNS = {
     design.title: design for design in (*demo_designs(demo_stock()), *demo_rigs(demo_stock()))
@@ -23,11 +23,11 @@ FLOAT, TIGHT = DESIGNS["Two under the float, bridge run"], DESIGNS["Tight line f
 
 
 def test_tries_add_up_and_are_the_same_every_time():
-    found = reach_of(FLOAT, USUAL_QUESTION, INCHES)
+    found = reach_of(FLOAT, USUAL_QUESTION)
     assert found.right + found.high + found.deep == found.tries
     assert 0 < found.high < found.right
     assert sum(share for _, share in found.shares) == pytest.approx(1.0)
-    assert reach_of(FLOAT, USUAL_QUESTION, METRIC) == found
+    assert reach_of(FLOAT, USUAL_QUESTION) == found
     told = reach_reading(found, INCHES)
     assert told.fact.text.startswith(f"{found.right} of 32 tries fish in the zone, {found.high} ")
     assert told.settle.endswith("is how deep it is. Sound it with a weight on the line.")
@@ -38,20 +38,20 @@ def test_a_fly_timed_in_a_jar_is_less_of_a_doubt():
     fluid = fluid_of(TIGHT.situation.water)
     timed = fly.evolve(sink_m_s=fly_body(fly, fluid).sink_m_s(fluid))
     made = TIGHT.evolve(situation=TIGHT.situation.evolve(fly=timed))
-    before, after = (dict(reach_of(item, USUAL_QUESTION, INCHES).shares) for item in (TIGHT, made))
+    before, after = (dict(reach_of(item, USUAL_QUESTION).shares) for item in (TIGHT, made))
     assert after["fly"] < 0.5 * before["fly"]
 
 
 def test_what_no_knowing_mends_a_fly_on_top_and_any_depth_are_told_as_they_are():
-    shallow = reach_of(FLOAT, WaterQuestion(wanted_m=0.3), INCHES)
+    shallow = reach_of(FLOAT, WaterQuestion(wanted_m=0.3))
     assert (shallow.right, shallow.deep) == (0, 32)
     told = reach_reading(shallow, INCHES)
     assert told.fact.status == "too much"
     assert "isn't a question of certainty" in told.settle
     dry = DESIGNS["Skarn evening sedge"]
-    assert reach_of(dry, USUAL_QUESTION, INCHES) is None
+    assert reach_of(dry, USUAL_QUESTION) is None
     assert "stays on top" in reach_reading(None, INCHES).fact.text
-    swung = reach_reading(reach_of(DESIGNS["Night pool"], USUAL_QUESTION, INCHES), INCHES)
+    swung = reach_reading(reach_of(DESIGNS["Night pool"], USUAL_QUESTION), INCHES)
     assert "keep clear of the bed" in swung.fact.text
 
 
@@ -79,8 +79,8 @@ def test_as_many_reach_it_as_of_plain_draws():
             leader = leader.with_joint(number, joint.evolve(dropper=dropper, fly=fly_in_line))
         situation = day.evolve(water=water, fly=falling(day.fly, by))
         made = FLOAT.evolve(situation=situation, leader=leader)
-        depth_cord = next(technique.measures(made, USUAL_QUESTION, INCHES))
+        depth_cord = next(technique.measures(made, USUAL_QUESTION))
         right += depth_cord.status == "right"
-    found = reach_of(FLOAT, USUAL_QUESTION, INCHES)
+    found = reach_of(FLOAT, USUAL_QUESTION)
     share, expected = found.right / found.tries, right / tries
     assert share == pytest.approx(expected, abs=2.5 * (expected * (1 - expected) / 32) ** 0.5)

@@ -13,6 +13,7 @@ from nine_knots.core.domain.leader.editing import apply_edit
 from nine_knots.core.domain.leader.edits import UseStock
 from nine_knots.core.domain.tackle import Fly, line_profile
 from nine_knots.core.remedies.turnover import remedies_for
+from nine_knots.words.remedies import remedy_readings
 from tests.makers import DRY, INCHES, SHELF, design, level, tied, workbench
 
 SMALL = Fly(title="Small dry 18", kind="dry", hook=18)
@@ -39,11 +40,12 @@ def cast_again(made, stroke=STROKE):
     situation = made.situation
     rig = rig_of(made.leader, line_profile(situation.line), situation.fly, stroke.line_out_m)
     minimum = minimum_launch_speed(rig, stroke, air_of(situation.wind))
-    return turnover_score(CastResult(minimum, stroke), made.leader, situation, INCHES)
+    return turnover_score(CastResult(minimum, stroke), made.leader, situation)
 
 
 def offered(made, stroke=STROKE):
-    return remedies_for(made, stroke, Angler(stock=SHELF, flies=(DRY, SMALL)))
+    found = remedies_for(made, stroke, Angler(stock=SHELF, flies=(DRY, SMALL)))
+    return remedy_readings(found, INCHES)
 
 
 def test_a_leader_that_does_not_open_is_offered_what_opens_it():

@@ -3,6 +3,7 @@
 import pytest
 
 from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.turnover import TurnoverReason
 from nine_knots.core.base.units.factors import FOOT_M, THOU_M
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.domain.design import Design
@@ -11,7 +12,8 @@ from nine_knots.core.domain.tackle import Bead, Fly, FlyLine
 from nine_knots.core.remedies.turnover import remedies_for
 from nine_knots.core.remedies.verdict import verdict_remedies_for
 from nine_knots.core.remedies.water import water_remedies_for
-from tests.makers import SHELF, day, level, tied
+from nine_knots.words.adjustments import adjustment_words
+from tests.makers import INCHES, SHELF, day, level, tied
 from tests.reference.test_own_verdict import SALT_SHELF, TROUT_SHELF
 from tests.rigs import judged, tie
 
@@ -27,7 +29,8 @@ def test_too_deep_and_fast_for_a_dry_another_method_is_one_click():
     angler = Angler(stock=TROUT_SHELF, flies=(DRY, NYMPH))
     found = water_remedies_for(rig.design, Stroke(), angler)
     (other,) = [found_item for found_item in found if found_item.what == "school"]
-    assert other.words in ("Tight line with sighter instead", "Indicator nymph, on a tag instead")
+    words = adjustment_words(other.change, INCHES)
+    assert words in ("Tight line with sighter instead", "Indicator nymph, on a tag instead")
     assert other.design.leader.school in ("tight-line", "indicator-nymph-tag")
 
 
@@ -42,7 +45,8 @@ def test_a_leader_for_a_floating_line_is_built_anew_for_the_sinking_one():
     design = Design(title="r", situation=sunk, leader=floating.leader)
     found = verdict_remedies_for(design, Angler(stock=SALT_SHELF))
     (rebuilt,) = [found_item for found_item in found if found_item.what == "school"]
-    assert rebuilt.words == "Two parts by line: rebuilt for this day and line, 4 ft"
+    words = adjustment_words(rebuilt.change, INCHES)
+    assert words == "Two parts by line: rebuilt for this day and line, 4 ft"
     assert rebuilt.design.leader.length_m == pytest.approx(4 * FOOT_M, rel=0.01)
 
 
@@ -84,7 +88,9 @@ def test_two_changes_together_where_neither_serves_alone():
     design = Design(title="f", situation=day(fly=foam), leader=fine)
     (pair,) = remedies_for(design, Stroke(), Angler(stock=SHELF))
     assert pair.what == "tippet spool and length"
-    thicker, shorter = pair.words.split(" and ")
+    thicker, shorter = adjustment_words(pair.change, INCHES).split(" and ")
     assert thicker.startswith("tippet .003 in →")
     assert shorter.startswith("8 ft →")
-    assert pair.gives == "opens on a brisk stroke"
+    assert [score.finding.reason for score in pair.gives] == [
+        TurnoverReason.OPENS_ON_A_BRISK_STROKE
+    ]

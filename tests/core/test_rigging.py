@@ -3,7 +3,7 @@
 import pytest
 from pydantic import ValidationError
 
-from nine_knots.core.assess.failure_report import what_is_lost
+from nine_knots.core.assess.failure_report import break_of
 from nine_knots.core.base.errors import EditRefused, Unreadable
 from nine_knots.core.domain.knots.own import PulledKnot
 from nine_knots.core.domain.leader import Attachment, Connection, Dropper
@@ -26,6 +26,7 @@ from nine_knots.core.domain.leader.rig_edits import (
 )
 from nine_knots.core.domain.tackle import Fly
 from nine_knots.core.strength.elements import hold_of, hold_of_dropper
+from nine_knots.words.failure_report import lost_words
 from nine_knots.words.hold_facts import facts
 from nine_knots.words.tying.companion import screens
 from nine_knots.words.tying.cutting import cut_length_m
@@ -140,8 +141,8 @@ def test_the_hold_goes_along_the_tree():
     assert branch.mean_n < leader.joints[3].dropper.strand.breaking_n
     lowest = max(hold_of(leader).elements, key=lambda e: e.index)
     highest = min(hold_of(leader).elements, key=lambda e: e.index)
-    assert what_is_lost(lowest, leader, INCHES) == "the point fly"
-    assert what_is_lost(highest, leader, INCHES).startswith("both flies")
+    assert lost_words(break_of(lowest, leader), INCHES) == "the point fly"
+    assert lost_words(break_of(highest, leader), INCHES).startswith("both flies")
     with pytest.raises(LookupError):
         hold_of_dropper(leader, 2)
 

@@ -15,6 +15,8 @@ from nine_knots.core.propose.bare import bare_leader
 from nine_knots.core.propose.propose import propose
 from nine_knots.core.schools import SCHOOLS
 from nine_knots.core.schools.school import SchoolParameters
+from nine_knots.words.proposal import proposal_reasons
+from nine_knots.words.shortages import wanted_words
 from tests.makers import INCHES, SHELF, day, packet, spool
 
 STREAMER = Fly(title="Streamer 6", kind="streamer", hook=6, bulk="slim")
@@ -49,7 +51,7 @@ def test_every_school_ties_its_usual_length_from_the_shelf(key):
     assert made.leader.length_m == pytest.approx(usual_m, rel=whole)
     owned = {item.spool_id for item in SHELF}
     assert all(piece.strand.spool_id in owned for piece in made.leader.pieces)
-    assert made.reasons
+    assert proposal_reasons(made, INCHES)
 
 
 SALT = {
@@ -203,8 +205,8 @@ def test_what_the_shelf_lacks_is_named_with_what_comes_nearest():
         "sixty-twenty-twenty", day(), SchoolParameters(tippet_m=4 * THOU_M), poor, INCHES
     )
     last = made.shortfalls[-1]
-    assert "soft nylon of about .004 in" in last.wanted
-    assert "nylon-soft-80" in last.nearest
+    assert "soft nylon of about .004 in" in wanted_words(last.wanted, INCHES)
+    assert last.nearest.title == "nylon-soft-80"
 
 
 def test_a_spool_that_is_nearly_empty_is_not_counted_on():

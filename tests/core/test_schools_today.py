@@ -15,7 +15,8 @@ from nine_knots.core.water.question import USUAL_QUESTION
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.demo.tackle import FLIES, LINES
 from nine_knots.words.cast import cast_of
-from nine_knots.words.schools_today import card_of, today_reading
+from nine_knots.words.schools_today import card_of, outcome_words, today_reading
+from nine_knots.words.shortages import wanted_words
 from nine_knots.words.water_reading import water_reading
 from tests.makers import DRY, INCHES, day
 from tests.rigs import labelled
@@ -41,6 +42,11 @@ def tried(situation, angler=RUNA, stroke=None):
     return {key: school_today(key, situation, stroke or Stroke(), angler) for key in SCHOOLS}
 
 
+def said(found) -> str:
+    """What its card says of it."""
+    return outcome_words(found, INCHES)
+
+
 @pytest.mark.parametrize("name", DAYS)
 def test_what_fits_is_right_in_every_measure_that_the_bench_reads(name):
     found = tried(DAYS[name])
@@ -53,7 +59,7 @@ def test_what_fits_is_right_in_every_measure_that_the_bench_reads(name):
         read += [turnover, water.depth_cord]
         assert {measure.status for measure in read} == {"right"}, fit.key
     for found_item in found.values():
-        assert found_item.words
+        assert said(found_item)
         assert found_item.group in GROUPS
         assert found_item.group == "not for this" or found_item.design is not None
 
@@ -96,13 +102,13 @@ def test_on_a_sinking_line_a_long_leader_is_said_to_be_long_and_a_short_one_is_n
 
 def test_a_school_says_what_day_it_wants():
     dry, nymph = tried(DAYS["dry"]), tried(DAYS["nymph"])
-    assert "floats" in dry["tight-line"].words
-    assert "drift on top" in dry["two-part"].words
-    assert "dry fly" in nymph["compound-slack"].words
+    assert "floats" in said(dry["tight-line"])
+    assert "drift on top" in said(dry["two-part"])
+    assert "dry fly" in said(nymph["compound-slack"])
     pike = tried(
         day(quarry=TargetFish(kind="pike", mass_kg=5.0), wish="strip", fly=FLIES["reed-pike"])
     )
-    assert "wire" in pike["sixty-twenty-twenty"].words
+    assert "wire" in said(pike["sixty-twenty-twenty"])
     assert pike["predator-wire"].group != "not for this"
     assert nymph["tight-line"].group == "fits this day"
 
@@ -118,7 +124,7 @@ def test_nothing_stands_in_for_the_wire_that_teeth_want():
     )
     found = school_today("level-and-wire", shark, Stroke(), Angler(stock=weak))
     assert found.group == "would do"
-    assert "86 lb single-strand wire or more, which the shelf lacks" in found.words
+    assert "86 lb single-strand wire or more, which the shelf lacks" in said(found)
 
 
 def test_what_would_do_names_the_one_change_and_carries_it():
@@ -129,7 +135,7 @@ def test_what_would_do_names_the_one_change_and_carries_it():
     assert would
     for entry in would:
         assert {measure.status for measure in entry.measures} == {"right"}, entry.key
-        assert entry.words.startswith(("with ", "at ", "thrown "))
+        assert said(entry).startswith(("With ", "At ", "Thrown "))
 
 
 def test_an_empty_shelf_fits_nothing_and_the_cards_stand_in_order():
@@ -163,7 +169,7 @@ def test_an_empty_shelf_is_told_what_to_buy_and_the_least_of_it():
     assert {entry.group for entry in built} <= {"would do", "not for this"}
     for entry in built:
         assert entry.buys
-        assert all(wanted in entry.words for wanted in entry.buys)
+        assert all(wanted_words(wanted, INCHES) in said(entry) for wanted in entry.buys)
         assert all(piece.strand.spool_id is None for piece in entry.design.leader.pieces)
     reading = today_reading([card_of(found_item, INCHES) for found_item in found.values()])
     assert reading.buy.startswith("The least to buy for a day like this: a knotless taper of ")

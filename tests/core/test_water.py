@@ -25,7 +25,9 @@ from nine_knots.core.techniques import fish, technique_of
 from nine_knots.core.water.question import USUAL_QUESTION, WaterQuestion
 from nine_knots.core.water.rig_in_water import rig_below
 from nine_knots.core.water.time_in_zone import fish_rig
+from nine_knots.words.depth_table import depth_table_reading
 from nine_knots.words.sentence import SentenceEdit, apply_sentence_edit
+from nine_knots.words.tuning import tuning_reading
 from nine_knots.words.water_reading import water_reading
 from tests.makers import DRY, INCHES, METRIC, PLAIN, SHELF, day, design, level, tied, workbench
 
@@ -219,14 +221,14 @@ def test_each_remedy_really_brings_it_in():
     remedies = water_remedies_for(made, Stroke(), Angler(stock=SHELF))
     assert "setting" in {remedy.what for remedy in remedies}
     for remedy in remedies:
-        serves = in_the_water(technique_of(remedy.design), INCHES, more=True)
-        again = Trial("", remedy.design, Stroke(), USUAL_QUESTION)
+        serves = in_the_water(technique_of(remedy.design), more=True)
+        again = Trial(remedy.design, Stroke(), USUAL_QUESTION)
         assert serves(again).gives == remedy.gives
     assert water_remedies_for(remedies[0].design, Stroke(), Angler(stock=SHELF)) == ()
 
 
 def test_the_depth_table_has_a_cell_for_every_pace_and_depth():
-    table = depth_table(deep(), Angler(stock=SHELF, system="metric"))
+    table = depth_table_reading(depth_table(deep(), Angler(stock=SHELF)), METRIC)
     assert len(table.depths) == 3
     assert table.rows[0].pace == "a crawl"
     cells = [cell for row in table.rows for cell in row.cells]
@@ -238,12 +240,11 @@ def test_the_depth_table_has_a_cell_for_every_pace_and_depth():
 
 
 def test_what_works_is_told_from_least_to_most():
-    lines = {
-        line.what: line.text for line in tuned(deep(), Angler(stock=SHELF, system="metric")).lines
-    }
+    found = tuning_reading(tuned(deep(), Angler(stock=SHELF)), METRIC)
+    lines = {line.what: line.text for line in found.lines}
     assert set(lines) == {"setting", "shot", "bead"}
     assert "times the depth" in lines["setting"]
-    assert tuned(design(wish="drift on top"), Angler(stock=SHELF, system="metric")).lines == ()
+    assert tuned(design(wish="drift on top"), Angler(stock=SHELF)) == ()
 
 
 def test_a_heavy_rig_takes_a_small_float_under():

@@ -18,6 +18,7 @@ from nine_knots.core.techniques import fish
 from nine_knots.core.water.question import USUAL_QUESTION, WaterQuestion
 from nine_knots.core.water.time_in_zone import fish_rig
 from nine_knots.core.water.zone import zone_top_m
+from nine_knots.words.adjustments import adjustment_words
 from nine_knots.words.evaluation import evaluate
 from nine_knots.words.water_reading import water_reading
 from tests.makers import DRY, FIVE, INCHES, METRIC, PLAIN, SHELF, design, level, tied, workbench
@@ -255,7 +256,7 @@ def test_grease_near_a_dry_fly_is_not_right_and_degreasing_mends_it():
     assert (cord.status, cord.figure) == ("too much", "tippet floats")
     found = water_remedies_for(greased, Stroke(), Angler(stock=SHELF))
     (mended,) = (remedy for remedy in found if remedy.what == "grease")
-    assert mended.words == "degrease the last 3 ft"
+    assert adjustment_words(mended.change, INCHES) == "degrease the last 3 ft"
     assert water_reading(mended.design, USUAL_QUESTION, INCHES).depth_cord.status == "right"
 
 

@@ -19,6 +19,7 @@ from nine_knots.demo.shelf import demo_stock
 from nine_knots.formats.card import Card
 from nine_knots.formats.pdf_style import SIGNS, TEXT, drawn_by, marked_up
 from nine_knots.formats.tying_pdf import write_pdf
+from nine_knots.words.depth_table import depth_table_reading
 from nine_knots.words.evaluation import evaluate
 from nine_knots.words.tying.steps import knots_tied
 from tests.makers import DRY, INCHES, METRIC, design, level, strand, tied
@@ -195,7 +196,7 @@ def test_a_rigs_card_tells_what_hangs_and_carries_its_depth_table():
     one = Card(
         rig,
         evaluate(rig, {}, METRIC),
-        depth_table(rig, Angler(stock=demo_stock(), system="metric")),
+        depth_table_reading(depth_table(rig, Angler(stock=demo_stock())), METRIC),
     )
     for paper in ("a6", "a4"):
         text = " ".join(page.extract_text() for page in read([one], paper).pages)

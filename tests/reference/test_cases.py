@@ -14,10 +14,17 @@ from nine_knots.core.domain.situation import TargetFish, Water, Wind
 from nine_knots.core.domain.tackle import Bead, Fly, FlyLine, Rod
 from nine_knots.core.propose.propose import propose
 from nine_knots.core.schools.school import SchoolParameters
+from nine_knots.words.proposal import cut_words, proposal_reasons
+from nine_knots.words.shortages import shortage_reading, wanted_words
 from tests.makers import INCHES, day
 from tests.rigs import bought, fished, gauged, judged, labelled, thrown, tie, tippets
 
 MPH = 0.44704
+
+
+def lacking(tied) -> str:
+    """What the shelf lacks for it, in words."""
+    return "; ".join(wanted_words(miss.wanted, INCHES) for miss in tied.proposal.shortfalls)
 
 
 def line(weight: int, **more) -> FlyLine:
@@ -227,7 +234,7 @@ def test_8_two_parts_by_line_with_a_swivel(sinking, feet):
     near(tied.feet[-1], 2)
     assert tied.joints[1].kind == "swivel"
     assert tied.joints[-1].knot == "non-slip-loop"
-    assert any("changes of fly" in reason for reason in tied.proposal.reasons)
+    assert any("changes of fly" in said for said in proposal_reasons(tied.proposal, INCHES))
     assert thrown(tied).turnover.status == "right"
 
 
@@ -327,16 +334,16 @@ def test_12_a_salmon_taper_cut_to_the_arm_span_and_soft_wire_only():
     near(mono.length_m, 6 * FOOT_M)
     assert mono.cut_butt_m > 0.8
     assert mono.cut_tip_m == 0.0
-    assert "off its butt" in tied.proposal.cut
+    assert "off its butt" in cut_words(tied.proposal.taper, INCHES)
     whole = propose("predator-wire", at, SchoolParameters(whole=True), shelf, INCHES)
-    assert (whole.cut, whole.leader.pieces[0].cut_butt_m) == ("", 0.0)
+    assert (whole.taper.cuts, whole.leader.pieces[0].cut_butt_m) == ((), 0.0)
     assert wire.strand.material == "wire-soft"
     near(wire.length_m, 0.3)
     assert thrown(tied).turnover.figure == "opens on a brisk stroke"
     only = tie("predator-wire", at, (taper, labelled(30, "wire-soft"), labelled(30, "wire-single")))
     assert only.leader.pieces[-1].strand.material == "wire-soft"
     none = tie("predator-wire", at, (taper, labelled(30, "wire-single")))
-    assert any("soft stranded wire" in shortfall.wanted for shortfall in none.proposal.shortfalls)
+    assert "soft stranded wire" in lacking(none)
 
 
 def test_13_level_and_wire_of_86_pounds_or_the_miss_is_said():
@@ -355,7 +362,7 @@ def test_13_level_and_wire_of_86_pounds_or_the_miss_is_said():
     assert tied.joints[1].kind == "ring"
     assert (tied.joints[1].knot, tied.joints[-1].knot) == ("haywire", "haywire")
     weak = tie("level-and-wire", at, (labelled(30), labelled(22, "wire-single")))
-    (missed,) = weak.proposal.shortfalls
+    (missed,) = (shortage_reading(miss, INCHES) for miss in weak.proposal.shortfalls)
     assert missed.wanted == "86 lb single-strand wire or more"
     assert "64 lb weaker" in missed.nearest
     stouter = tie(
@@ -393,7 +400,7 @@ def test_14_a_tight_line_takes_the_sighter_for_its_sighter_and_one_tippet_throug
     sunk = replace(tied, design=tied.design.evolve(situation=hole))
     assert "of the sighter is under water" in fished(sunk).drift.why
     bare = tie("tight-line", at, (gauged(12), *tippets(5, 6, material="fluorocarbon")))
-    assert any("sighter" in shortfall.wanted for shortfall in bare.proposal.shortfalls)
+    assert "sighter" in lacking(bare)
 
 
 def test_15_level_mono_by_the_fly_and_no_ring_passes_the_guides():

@@ -26,7 +26,8 @@ from nine_knots.core.remedies.tuning import setting_for_m
 from nine_knots.core.techniques import fish, technique_of
 from nine_knots.core.water.question import USUAL_QUESTION, WaterQuestion
 from nine_knots.core.water.time_in_zone import fish_rig
-from tests.makers import INCHES, METRIC, design, laid, level, line_of, tied, workbench
+from nine_knots.words.scores.reading import score_reading
+from tests.makers import INCHES, design, laid, level, line_of, tied, workbench
 
 RHO = 999.70
 WATER = Fluid(RHO, 1.3059e-3)
@@ -59,7 +60,7 @@ def shot(grams: float, above_m: float) -> Attachment:
 
 
 def drift_cord(fished):
-    return fished.fishing.technique.drift(fished, INCHES)
+    return score_reading(fished.fishing.technique.drift(fished), INCHES)
 
 
 def drifted(leader, fly, water=RUN, **ask):
@@ -176,7 +177,7 @@ def test_thick_against_thin_tippet_is_small_in_a_free_drift():
 
 def least(tries):
     def serves(design):
-        measures = technique_of(design).measures(design, USUAL_QUESTION, METRIC)
+        measures = technique_of(design).measures(design, USUAL_QUESTION)
         return all(score.status == "right" and not score.marginal for score in measures)
 
     return next((name for name, item in tries if serves(item.design)), None)

@@ -3870,7 +3870,7 @@ export interface components {
         };
         /**
          * Band
-         * @description The wanted stretch of a cord.
+         * @description The wanted stretch of a scale.
          */
         Band: {
             /**
@@ -4707,7 +4707,7 @@ export interface components {
          *     the water before.
          */
         CastReading: {
-            turnover: components["schemas"]["Score"];
+            turnover: components["schemas"]["ScoreReading"];
             /** Agreement */
             agreement: string;
             /** Figure */
@@ -5452,11 +5452,11 @@ export interface components {
             piece: number;
         };
         /**
-         * DepthCell
+         * DepthCellReading
          * @description One pace and depth: where the point fly fishes as the rig is, and what to change. Without a
-         *     standing it was not worked out.
+         *     status it was not worked out.
          */
-        DepthCell: {
+        DepthCellReading: {
             /** Depth */
             depth: string;
             /** Figure */
@@ -5467,15 +5467,15 @@ export interface components {
             change: string;
         };
         /**
-         * DepthTable
+         * DepthTableReading
          * @description Rows by pace, columns by depth of water; ``cut_short`` says what is missing where time ran
          *     out.
          */
-        DepthTable: {
+        DepthTableReading: {
             /** Depths */
             depths: string[];
             /** Rows */
-            rows: components["schemas"]["PaceRow"][];
+            rows: components["schemas"]["PaceRowReading"][];
             /**
              * Cut Short
              * @default
@@ -5980,6 +5980,23 @@ export interface components {
             tag: "upper" | "lower";
         };
         /**
+         * EffectReading
+         * @description What a remedy does to another measure.
+         */
+        EffectReading: {
+            /** Title */
+            title: string;
+            /** Before */
+            before: string;
+            /** After */
+            after: string;
+            /**
+             * Status
+             * @enum {string}
+             */
+            status: "too little" | "right" | "too much";
+        };
+        /**
          * ElementBand
          * @description Where one piece or one side of a joint breaks: nine times in ten between low and high.
          */
@@ -6055,7 +6072,7 @@ export interface components {
             /** Floats */
             floats: boolean;
             /** Verdict */
-            verdict: components["schemas"]["Score"][];
+            verdict: components["schemas"]["ScoreReading"][];
             /** Ruler */
             ruler: components["schemas"]["Tick"][];
             work: components["schemas"]["WorkOrder"];
@@ -6794,7 +6811,7 @@ export interface components {
             /** Hung */
             hung: components["schemas"]["HungItem"][];
             /** Measures */
-            measures: components["schemas"]["Score"][];
+            measures: components["schemas"]["ScoreReading"][];
             /** Why */
             why: string;
             /** Gives Up */
@@ -8942,16 +8959,16 @@ export interface components {
             units: "imperial" | "metric";
         };
         /**
-         * PaceRow
+         * PaceRowReading
          * @description A pace, in a word, with its cells.
          */
-        PaceRow: {
+        PaceRowReading: {
             /** Pace */
             pace: string;
             /** Speed */
             speed: string;
             /** Cells */
-            cells: components["schemas"]["DepthCell"][];
+            cells: components["schemas"]["DepthCellReading"][];
         };
         /**
          * PackLine
@@ -9879,7 +9896,7 @@ export interface components {
             /** Reasons */
             reasons: string[];
             /** Shortfalls */
-            shortfalls: components["schemas"]["Shortage"][];
+            shortfalls: components["schemas"]["ShortageReading"][];
             /**
              * Cut
              * @description what is cut off a bought taper; empty if it is used whole
@@ -10336,11 +10353,11 @@ export interface components {
             codes: string[];
         };
         /**
-         * Remedy
+         * RemedyReading
          * @description One change, the design after it, and what it does; ``stroke`` and ``fished`` are what it
          *     sets of the stroke (as it is typed) and of how it is fished (in SI) instead.
          */
-        Remedy: {
+        RemedyReading: {
             /**
              * What
              * @enum {string}
@@ -10352,7 +10369,7 @@ export interface components {
             gives: string;
             design: components["schemas"]["Design"];
             /** Effects */
-            effects: components["schemas"]["RemedyEffect"][];
+            effects: components["schemas"]["EffectReading"][];
             /** Stroke */
             stroke?: {
                 [key: string]: string;
@@ -10361,23 +10378,6 @@ export interface components {
             fished?: {
                 [key: string]: number;
             } | null;
-        };
-        /**
-         * RemedyEffect
-         * @description What a remedy does to another measure.
-         */
-        RemedyEffect: {
-            /** Title */
-            title: string;
-            /** Before */
-            before: string;
-            /** After */
-            after: string;
-            /**
-             * Status
-             * @enum {string}
-             */
-            status: "too little" | "right" | "too much";
         };
         /**
          * Reminder
@@ -10846,10 +10846,11 @@ export interface components {
             objection: string;
         };
         /**
-         * Score
-         * @description One cord of the verdict: ``position`` 0 to 1 on it, the figure, and why.
+         * ScoreReading
+         * @description One measure: its ``position`` from 0 to 1 on the scale and the wanted ``band`` there, a
+         *     figure of a few words, and why.
          */
-        Score: {
+        ScoreReading: {
             /**
              * Key
              * @enum {string}
@@ -11296,26 +11297,20 @@ export interface components {
             why: string;
         };
         /**
-         * Shortage
+         * ShortageReading
          * @description A spool that the shelf lacks, and what was taken for it; ``merged`` where one serves for
          *     two pieces that were to differ, ``far`` where it is no stand-in but another leader.
          */
-        Shortage: {
+        ShortageReading: {
             /** Piece */
             piece: number;
             /** Wanted */
             wanted: string;
             /** Nearest */
             nearest: string;
-            /**
-             * Merged
-             * @default false
-             */
+            /** Merged */
             merged: boolean;
-            /**
-             * Far
-             * @default false
-             */
+            /** Far */
             far: boolean;
         };
         /**
@@ -11723,7 +11718,7 @@ export interface components {
             /** Hung */
             hung: components["schemas"]["HungItem"][];
             /** Measures */
-            measures: components["schemas"]["Score"][];
+            measures: components["schemas"]["ScoreReading"][];
             /** Cautions */
             cautions: string[];
             /** Rules */
@@ -12643,7 +12638,7 @@ export interface components {
             /** Hung */
             hung: components["schemas"]["HungItem"][];
             /** Measures */
-            measures: components["schemas"]["Score"][];
+            measures: components["schemas"]["ScoreReading"][];
             /** Off */
             off: number;
             /** Lacks */
@@ -12732,10 +12727,10 @@ export interface components {
             units: "imperial" | "metric";
         };
         /**
-         * Tuned
+         * TunedLine
          * @description One line: the least and the most of something that work, or the one setting.
          */
-        Tuned: {
+        TunedLine: {
             /**
              * What
              * @enum {string}
@@ -12752,7 +12747,7 @@ export interface components {
          */
         Tuning: {
             /** Lines */
-            lines: components["schemas"]["Tuned"][];
+            lines: components["schemas"]["TunedLine"][];
         };
         /**
          * TyerAnswer
@@ -13132,8 +13127,8 @@ export interface components {
             facts: components["schemas"]["Fact"][];
             /** Rules */
             rules: components["schemas"]["Fact"][];
-            drift: components["schemas"]["Score"];
-            depth_cord: components["schemas"]["Score"];
+            drift: components["schemas"]["ScoreReading"];
+            depth_cord: components["schemas"]["ScoreReading"];
         };
         /**
          * WaterRemedyRequest
@@ -13451,7 +13446,7 @@ export interface components {
             stroke: string;
             /** Head Wind M S */
             head_wind_m_s: number;
-            turnover: components["schemas"]["Score"];
+            turnover: components["schemas"]["ScoreReading"];
         };
         /**
          * WhatIfRequest
@@ -13944,7 +13939,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Remedy"][];
+                    "application/json": components["schemas"]["RemedyReading"][];
                 };
             };
             /** @description Malformed request */
@@ -14723,7 +14718,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Remedy"][];
+                    "application/json": components["schemas"]["RemedyReading"][];
                     "text/event-stream": string;
                 };
             };
@@ -15006,7 +15001,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Remedy"][];
+                    "application/json": components["schemas"]["RemedyReading"][];
                     "text/event-stream": string;
                 };
             };
@@ -15432,7 +15427,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["DepthTable"];
+                    "application/json": components["schemas"]["DepthTableReading"];
                     "text/event-stream": string;
                 };
             };

@@ -37,7 +37,7 @@ class StrokeForm(Form):
         figures: dict[str, float | bool] = {"drop": self.drop}
         said = self.speed.strip().lower() or "normal"
         with field("speed"):
-            usual = SPEEDS.get(said)
+            usual = next((speed for word, speed in SPEEDS.items() if word == said), None)
             speed = usual * own.speed_factor if usual else parse_speed(self.speed, units)
             figures["speed_m_s"] = Stroke(speed_m_s=speed).speed_m_s
         with field("line_out"):

@@ -4,7 +4,7 @@ from dataclasses import dataclass
 from typing import Literal
 
 from nine_knots.core.domain.design import Design
-from nine_knots.core.remedies.depth_table import DepthTable
+from nine_knots.words.depth_table import DepthTableReading
 from nine_knots.words.evaluation import Evaluation
 
 Paper = Literal["a6", "a4", "sheet", "labels", "3x5", "letter", "letter-sheet", "letter-labels"]
@@ -17,6 +17,6 @@ class Card:
 
     design: Design
     evaluation: Evaluation
-    table: DepthTable | None = None
+    table: DepthTableReading | None = None
     chain: bool = False
     code: bool = False

@@ -19,12 +19,12 @@ from reportlab.platypus import (
 
 from nine_knots.core.base.prose import capitalised
 from nine_knots.core.domain.knots import KNOTS
-from nine_knots.core.remedies.depth_table import DepthTable
 from nine_knots.formats.card import Card, Paper
 from nine_knots.formats.errors import FileRefused
 from nine_knots.formats.leader_qr import qr_modules, qr_text
 from nine_knots.formats.pdf_drawings import CodeDrawing, KnotDrawings, StripDrawing
 from nine_knots.formats.pdf_style import HAIR, QUIET, marked_up, style, use_fonts
+from nine_knots.words.depth_table import DepthTableReading
 from nine_knots.words.sentence import sentence_text
 from nine_knots.words.tying.steps import each_knot, knots_tied
 
@@ -259,7 +259,7 @@ def _cuts(card: Card, width: float, scale: float) -> Table:
     )
 
 
-def _depths(table: DepthTable, width: float, scale: float) -> list[Flowable]:
+def _depths(table: DepthTableReading, width: float, scale: float) -> list[Flowable]:
     """Depth by pace and depth of water, with what to change."""
     head, cell = style(6.2 * scale, quiet=True), style(6.6 * scale)
     heads = ("Pace", *(f"in {depth}" for depth in table.depths))

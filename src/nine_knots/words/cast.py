@@ -9,19 +9,18 @@ from pydantic import ConfigDict, Field
 from nine_knots.core.assess.balance import balance_of
 from nine_knots.core.assess.dominant_uncertainty import dominant_uncertainty
 from nine_knots.core.assess.own_cast import UNKNOWN, OwnCast
-from nine_knots.core.assess.pick_up import lift_words
+from nine_knots.core.assess.pick_up import pick_up_of
 from nine_knots.core.assess.turnover import (
     CastResult,
-    aim_words,
     eased_stroke,
-    landing_words,
+    highest_aim_m,
+    landing_finding,
     mono_score,
-    trade_words,
+    opens_worse_than_computed,
     turnover_score,
     wanted_margin_band,
 )
 from nine_knots.core.base.quantity import Quantity
-from nine_knots.core.base.score import Score
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.values import Frozen
 from nine_knots.core.casting.landing import landing_of
@@ -39,6 +38,9 @@ from nine_knots.core.casting.throw import FRAME_S, Flight
 from nine_knots.core.casting.wind import STEADY, Gust, air_of
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.tackle import line_profile
+from nine_knots.words.cast_remarks import BALANCE, PICK_UPS, uncertainty_words
+from nine_knots.words.scores.reading import ScoreReading, score_reading
+from nine_knots.words.scores.turnover import LEVEL, aim_words, landing_words
 
 AGAINST_M_S = -1.5  # of wind along the cast
 SHOWN_FRAMES = 2  # every second frame is sent
@@ -104,7 +106,7 @@ class CastReading:
     the water before.
     """
 
-    turnover: Score
+    turnover: ScoreReading
     agreement: str
     figure: str
     landing: str
@@ -140,18 +142,21 @@ def cast_of(
     air = air_of(situation.wind, gust)
     ratio = mass_ratio(leader, situation.fly)
     if ratio is not None:
-        return _cord_alone(mono_score(ratio), stroke, units, None, Near())
+        return _score_alone(score_reading(mono_score(ratio), units), stroke, units, None, Near())
     line = line_profile(situation.line)
     rig = rig_of(leader, line, situation.fly, stroke.line_out_m)
     minimum = minimum_launch_speed(rig, stroke, air, (near or Near()).minimum)
     shown = eased_stroke(minimum, stroke, situation)
     landing = landing_of(leader, line, situation.fly, shown, air, minimum, movie=True)
     result = CastResult(minimum, stroke, landing)
-    measure = turnover_score(result, leader, situation, units, own)
-    aim = aim_words(result, situation.wind, units, own)
-    decides = dominant_uncertainty(result, rig, air, design, own)
-    more = (measure.why, aim, decides, trade_words(leader))
-    measure = replace(measure, why=" ".join(each for each in more if each))
+    turnover = score_reading(
+        turnover_score(result, leader, situation, own),
+        units,
+        aim_words(highest_aim_m(result, situation.wind, own), units),
+        uncertainty_words(dominant_uncertainty(result, rig, air, design, own)),
+        LEVEL if opens_worse_than_computed(leader) else "",
+    )
+    lies = landing_finding(result, situation.wind, situation.floats, own)
     # where it is the wind that keeps it shut, line, leader and fly are not said to disagree
     against = air.wind_m_s < AGAINST_M_S
     opens = against or result.margin >= wanted_margin_band(leader, situation, own)[0]
@@ -161,11 +166,11 @@ def cast_of(
     )
     flight, thrown = landing.flight, landing.rig
     return replace(
-        _cord_alone(measure, stroke, units, result.margin, near_of(minimum)),
-        agreement=balance_of(flight, thrown, leader, situation, opens).words,
-        landing=landing_words(result, situation.wind, situation.floats, units, own),
+        _score_alone(turnover, stroke, units, result.margin, near_of(minimum)),
+        agreement=BALANCE[balance_of(flight, thrown, leader, situation, opens).kind],
+        landing=landing_words(lies, units),
         eased=softer if shown != stroke else "",
-        lift=lift_words(design),
+        lift=PICK_UPS[pick_up_of(design)],
         slack=units.length(landing.slack_m),
         opened_at_s=flight.opened_at_s,
         wind=units.wind(abs(air.wind_m_s)),
@@ -190,12 +195,12 @@ def rough_cast_of(
     situation, leader = design.situation, design.leader
     ratio = mass_ratio(leader, situation.fly)
     if ratio is not None:
-        return _cord_alone(mono_score(ratio), stroke, units, None, near)
+        return _score_alone(score_reading(mono_score(ratio), units), stroke, units, None, near)
     rig = rig_of(leader, line_profile(situation.line), situation.fly, stroke.line_out_m)
     minimum = rough_launch_speed(rig, stroke, air_of(situation.wind, gust), near.minimum)
     result = CastResult(minimum, stroke)
-    measure = turnover_score(result, leader, situation, units, own)
-    return _cord_alone(measure, stroke, units, result.margin, near_of(minimum))
+    turnover = score_reading(turnover_score(result, leader, situation, own), units)
+    return _score_alone(turnover, stroke, units, result.margin, near_of(minimum))
 
 
 def near_of(minimum: MinimumLaunchSpeed) -> Near:
@@ -203,13 +208,13 @@ def near_of(minimum: MinimumLaunchSpeed) -> Near:
     return Near(minimum_m_s=minimum.speed_m_s, aim_deg=minimum.aim_deg, compared=minimum.compared)
 
 
-def _cord_alone(
-    measure: Score, stroke: Stroke, units: Units, speed_margin: float | None, near: Near
+def _score_alone(
+    turnover: ScoreReading, stroke: Stroke, units: Units, speed_margin: float | None, near: Near
 ) -> CastReading:
     return CastReading(
-        turnover=measure,
+        turnover=turnover,
         agreement="",
-        figure=measure.figure,
+        figure=turnover.figure,
         landing="",
         speed_margin=speed_margin,
         eased="",

@@ -3,11 +3,12 @@
 from dataclasses import dataclass
 
 from nine_knots.core.base.quantity import Quantity
-from nine_knots.core.base.score import Fact, Status
+from nine_knots.core.base.score import Status
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.strength.elements import Hold
 from nine_knots.core.strength.reel_to_leader import Place, ReelToLeader, reel_to_leader
+from nine_knots.words.facts import Fact
 
 RARELY = 0.02  # up to this chance nothing above the leader is worth a word
 LOST: dict[Place, str] = {

@@ -4,11 +4,10 @@ from dataclasses import dataclass
 from itertools import pairwise
 from typing import Literal
 
-from nine_knots.core.assess.failure_report import pulls_of
+from nine_knots.core.assess.failure_report import pull_tests
 from nine_knots.core.assess.joint_match import TROUBLE, JointMatch
 from nine_knots.core.assess.verdict import assessment_inputs, verdict_of
 from nine_knots.core.base.quantity import Quantity
-from nine_knots.core.base.score import Score
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.builder import USUAL_BUILDER, Builder
 from nine_knots.core.domain.design import Design
@@ -21,6 +20,7 @@ from nine_knots.core.domain.tackle import LineProfile, line_profile
 from nine_knots.core.strength.elements import Chances, Hold, StrengthElement
 from nine_knots.words.chain_from_the_reel import ChainReading, chain_reading
 from nine_knots.words.connection_advice import AdviceReading, advice_reading
+from nine_knots.words.failure_report import pull_tests_words
 from nine_knots.words.outline import OutlinePart, outline
 from nine_knots.words.rig import (
     BranchReading,
@@ -32,6 +32,7 @@ from nine_knots.words.rig import (
     water_line_m,
 )
 from nine_knots.words.ruler import Tick, ruler
+from nine_knots.words.scores.reading import ScoreReading, score_readings
 from nine_knots.words.sentence import (
     SayPart,
     SentenceWord,
@@ -134,7 +135,7 @@ class Evaluation:
     hung: tuple[HungItem, ...]
     water_line_m: float | None
     floats: bool
-    verdict: tuple[Score, ...]
+    verdict: tuple[ScoreReading, ...]
     ruler: tuple[Tick, ...]
     work: WorkOrder
 
@@ -171,7 +172,7 @@ def evaluate(
         hung=items_on(leader),
         water_line_m=water_line_m(design),
         floats=situation.floats,
-        verdict=verdict_of(design, inputs, units, tyer.knots),
+        verdict=score_readings(verdict_of(design, inputs, tyer.knots), units),
         ruler=ruler(leader.length_m, units),
         work=work,
     )
@@ -237,7 +238,8 @@ def _joint_readings(
                 passed=f"{match.passed:.0%} of the energy passes" if match else "",
                 bend_step=_step_words(match.bend_step) if match else "",
                 holds=units.load(weaker.mean_n),
-                kept=f"keeps {weaker.efficiency:.0%}{pulls_of(joint, leader, own)}",
+                kept=f"keeps {weaker.efficiency:.0%}"
+                f"{pull_tests_words(pull_tests(joint, leader, own))}",
                 chance=chances["joint", i],
                 advice=advice_reading(advise(leader, i, situation.line, situation.fly)),
             )

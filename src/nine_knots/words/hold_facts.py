@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from nine_knots.core.assess.strength_known import strength_known
 from nine_knots.core.base.quantity import Quantity
-from nine_knots.core.base.score import Fact, Status
+from nine_knots.core.base.score import Status
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import FOOT_M
 from nine_knots.core.domain.design import Design
@@ -21,6 +21,7 @@ from nine_knots.core.domain.tackle.fish import Mouth, Teeth
 from nine_knots.core.strength.elements import Hold, hold_of_dropper
 from nine_knots.core.strength.stretch import at_the_hook_n_m, compliance_m_n, energy_j
 from nine_knots.words.chain_from_the_reel import chain_fact
+from nine_knots.words.facts import Fact
 
 DRAG_SHARES = (0.25, 1.0 / 3.0)  # of the low value [P]
 # A fish that a rod of weight 1 plays out, and how that grows with the weight [G].

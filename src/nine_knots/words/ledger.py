@@ -3,12 +3,12 @@
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 
-from nine_knots.core.assess.line_age import age_words
 from nine_knots.core.base.limits import Day
 from nine_knots.core.base.prose import capitalised, count_words, join_words
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.ledger import Act, Change, Why, amount_of
 from nine_knots.core.domain.strand import Packet, Spool, Stock
+from nine_knots.words.line_age import age_words
 from nine_knots.words.tying.takes import SpoolTake
 
 LOW_M, LOW_COUNT = 3.0, 1  # of what was never used [G]

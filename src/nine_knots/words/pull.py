@@ -7,15 +7,8 @@ from typing import Literal
 import numpy as np
 from numpy.typing import NDArray
 
-from nine_knots.core.assess.failure_report import (
-    break_at_m,
-    place_of_break,
-    what_is_left,
-    what_is_lost,
-)
-from nine_knots.core.assess.record_rule import RuleLine, record_lines
+from nine_knots.core.assess.failure_report import break_of
 from nine_knots.core.base.quantity import Quantity
-from nine_knots.core.base.score import Fact
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.knots.own import PulledKnot
@@ -23,7 +16,10 @@ from nine_knots.core.domain.leader import Leader
 from nine_knots.core.mechanics.weakest_link import weibull_shape
 from nine_knots.core.strength.elements import Hold, StrengthElement, hold_of
 from nine_knots.core.strength.stretch import compliance_m_n
+from nine_knots.words.facts import Fact
+from nine_knots.words.failure_report import break_place, left_words, lost_words
 from nine_knots.words.hold_facts import facts
+from nine_knots.words.record_rule import RuleLine, record_lines
 
 Array = NDArray[np.float64]
 
@@ -134,7 +130,7 @@ def _band(
         low_n=low_n,
         mean_n=element.mean_n,
         high_n=high_n,
-        text=f"{place_of_break(element, leader).capitalize()}: {units.load(low_n).text} to "
+        text=f"{break_place(break_of(element, leader)).capitalize()}: {units.load(low_n).text} to "
         f"{units.load(high_n).text}, goes first {chance}",
     )
 
@@ -171,9 +167,6 @@ def _specimens(
 
 def _end_of(first: StrengthElement, leader: Leader, units: Units) -> tuple[float, str, str]:
     """Where a leader parts at an element, in metres and in words, and what that costs."""
-    lost, left = what_is_lost(first, leader, units), what_is_left(first, leader, units)
-    return (
-        break_at_m(first, leader),
-        place_of_break(first, leader),
-        f"lost is {lost}, {left}",
-    )
+    broken = break_of(first, leader)
+    lost, left = lost_words(broken, units), left_words(broken, units)
+    return broken.at_m, break_place(broken), f"lost is {lost}, {left}"

@@ -10,8 +10,9 @@ from nine_knots.core.assess.reach import (
     Reach,
     Unsure,
 )
-from nine_knots.core.base.score import Fact, Status
+from nine_knots.core.base.score import Status
 from nine_knots.core.base.units import Units
+from nine_knots.words.facts import Fact
 
 SURE = 0.6  # of the tries, below which it is told as missing the zone
 SOURCES: dict[Unsure, tuple[str, str]] = {

@@ -6,10 +6,29 @@ from nine_knots.core.base.prose import capitalised, join_words
 from nine_knots.core.base.score import Score
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.leader import Leader
+from nine_knots.core.propose.shortages import Wanted
 from nine_knots.core.schools import school_of
-from nine_knots.core.search.schools_today import GROUPS, Group, SchoolToday
+from nine_knots.core.search.schools_today import (
+    GROUPS,
+    Fails,
+    Fits,
+    Group,
+    NotJudged,
+    SchoolToday,
+    WouldDo,
+)
+from nine_knots.words.adjustments import done_words
 from nine_knots.words.outline import OutlinePart, outline
 from nine_knots.words.rig import HungItem, items_on
+from nine_knots.words.scores.reading import (
+    ScoreReading,
+    score_figure,
+    score_readings,
+    score_title,
+    score_why,
+)
+from nine_knots.words.shortages import nearest_words, wanted_words
+from nine_knots.words.usual_length import unusual_length_words
 
 
 @dataclass(frozen=True, slots=True)
@@ -24,7 +43,7 @@ class TodayCard:
     leader: Leader | None
     outline: tuple[OutlinePart, ...]
     hung: tuple[HungItem, ...]
-    measures: tuple[Score, ...]
+    measures: tuple[ScoreReading, ...]
     off: float
     lacks: tuple[str, ...]
     buys: tuple[str, ...]
@@ -45,16 +64,70 @@ def card_of(found: SchoolToday, units: Units) -> TodayCard:
         key=found.key,
         title=school_of(found.key).title,
         group=found.group,
-        words=capitalised(found.words).rstrip(".") + ".",
+        words=outcome_words(found, units),
         facts=leader_facts(leader, units) if leader else "",
         leader=leader,
         outline=outline(leader) if leader else (),
         hung=items_on(leader) if leader else (),
-        measures=found.measures,
+        measures=score_readings(found.measures, units),
         off=found.off,
-        lacks=found.lacks,
-        buys=found.buys,
+        lacks=tuple(wanted_words(wanted, units) for wanted in found.lacks),
+        buys=tuple(wanted_words(wanted, units) for wanted in found.buys),
     )
+
+
+def outcome_words(found: SchoolToday, units: Units) -> str:
+    """Why a school fits, with what it would do, or why it is not for this day, in sentences."""
+    match found.outcome:
+        case Fits():
+            said = _fits(found.outcome, found.measures, units)
+        case WouldDo():
+            said = _would_do(found.outcome, units)
+        case Fails():
+            said = _fails(found.outcome, units)
+        case NotJudged():
+            said = found.outcome.text
+    return capitalised(said).rstrip(".") + "."
+
+
+def _fits(fits: Fits, measures: tuple[Score, ...], units: Units) -> str:
+    """How it opens, what of it is only just right, and what stands in for a spool."""
+    said = f"{capitalised(score_figure(measures[0], units))}."
+    edge = next((score for score in measures[1:] if score.marginal), None)
+    if edge is not None:
+        said += f" Only just: {score_title(edge).lower()}, {score_figure(edge, units)}."
+    miss = fits.shortage
+    if miss is not None:
+        wanted, nearest = wanted_words(miss.wanted, units), nearest_words(miss, units)
+        if miss.merged:
+            said += f" Of {wanted} it has only {nearest}."
+        else:
+            said += f" The shelf lacks {wanted}; {nearest} stands in."
+    return f"{said} {unusual_length_words(fits.length, units)}".rstrip()
+
+
+def _would_do(would: WouldDo, units: Units) -> str:
+    if would.missing is not None:
+        wanted = wanted_words(would.missing.wanted, units)
+        nearest = nearest_words(would.missing, units)
+        return f"with {wanted}, which the shelf lacks; {nearest} is too different"
+    said = [_bought(would.bought, units)] if would.bought else []
+    said += [done_words(would.change, units)] if would.change is not None else []
+    return ", ".join(said)
+
+
+def _fails(fails: Fails, units: Units) -> str:
+    worst = fails.worst
+    said = f"{score_title(worst)}: {score_figure(worst, units)}. {score_why(worst, units)}"
+    if fails.bought:
+        said = f"Even {_bought(fails.bought, units)}. {said}"
+    if fails.lacks is not None:
+        said = f"The shelf lacks {wanted_words(fails.lacks, units)}. {said}"
+    return said
+
+
+def _bought(bought: tuple[Wanted, ...], units: Units) -> str:
+    return f"with {join_words([wanted_words(wanted, units) for wanted in bought])} bought"
 
 
 def today_reading(cards: list[TodayCard]) -> TodayReading:

@@ -13,8 +13,9 @@ from nine_knots.core.assess.sensitivity import (
     Sensitivity,
 )
 from nine_knots.core.base.prose import capitalised
-from nine_knots.core.base.score import Fact, Status
+from nine_knots.core.base.score import Status
 from nine_knots.core.base.units import Units
+from nine_knots.words.facts import Fact
 
 SURE, EVEN = 0.95, 0.5  # chances of opening from which one is sure, and from which it is right
 NOTHING = 0.02  # of a margin, of what holds: less is nothing noticeably

@@ -5,7 +5,6 @@ from dataclasses import dataclass
 
 from pydantic import Field
 
-from nine_knots.core.assess.line_age import age_words
 from nine_knots.core.base.limits import Day
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.values import Frozen
@@ -13,6 +12,7 @@ from nine_knots.core.domain.ledger import amount_of
 from nine_knots.core.domain.strand import Packet, Spool, Stock
 from nine_knots.words.figure_sources import source_words
 from nine_knots.words.ledger import is_low, left_words, short_words
+from nine_knots.words.line_age import age_words
 
 
 class PacketTexts(Frozen):

@@ -7,15 +7,15 @@ from pydantic import Field
 
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.assessor import Assessor
-from nine_knots.core.assess.turnover import stroke_words
 from nine_knots.core.base.prose import capitalised
-from nine_knots.core.base.score import Score
 from nine_knots.core.base.values import Frozen
 from nine_knots.core.casting.stroke import FASTEST_M_S, SLOWEST_M_S, Stroke
 from nine_knots.core.casting.wind import STEADY, Gust, air_of
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.situation import Wind
 from nine_knots.core.domain.tackle import Fly
+from nine_knots.words.scores.reading import ScoreReading, score_reading
+from nine_knots.words.scores.turnover import stroke_words
 
 STILL_M_S = 0.25
 
@@ -37,7 +37,7 @@ class WhatIf:
     wind: str
     stroke: str
     head_wind_m_s: float
-    turnover: Score
+    turnover: ScoreReading
 
 
 def what_if(
@@ -59,7 +59,7 @@ def what_if(
         wind=_wind_words(head_m_s, units.wind(abs(head_m_s)).text),
         stroke=f"{capitalised(stroke_words(speed, angler.cast))}, {units.about_speed(speed)}",
         head_wind_m_s=head_m_s,
-        turnover=turnover,
+        turnover=score_reading(turnover, units),
     )
 
 

@@ -23,9 +23,8 @@ from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.casting.wind import STEADY, Gust
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.situation import Situation
-from nine_knots.core.remedies.depth_table import DepthTable, depth_table
-from nine_knots.core.remedies.search import Remedy
-from nine_knots.core.remedies.tuning import Tuning, tuned
+from nine_knots.core.remedies.depth_table import depth_table
+from nine_knots.core.remedies.tuning import tuned
 from nine_knots.core.remedies.turnover import remedies_for
 from nine_knots.core.remedies.water import water_remedies_for
 from nine_knots.core.search.schools_today import not_judged, school_today
@@ -35,11 +34,14 @@ from nine_knots.core.water.question import USUAL_QUESTION, WaterQuestion
 from nine_knots.formats.card import Card, Paper
 from nine_knots.formats.cast_export import write_cast_csv, write_cast_svg
 from nine_knots.words.cast import CastReading, Near, cast_of, rough_cast_of
+from nine_knots.words.depth_table import DepthTableReading, depth_table_reading
 from nine_knots.words.evaluation import evaluate
 from nine_knots.words.reach import ReachReading, reach_reading
+from nine_knots.words.remedies import RemedyReading, remedy_readings
 from nine_knots.words.schools_today import TodayCard, card_of
 from nine_knots.words.search.reading import FindReading, found_so_far
 from nine_knots.words.sensitivity import MattersReading, matters_reading
+from nine_knots.words.tuning import Tuning, tuning_reading
 from nine_knots.words.water.reading import WaterReading
 from nine_knots.words.water_reading import water_reading
 from nine_knots.words.what_if import Supposition, WhatIf, what_if
@@ -184,11 +186,12 @@ class ThrownTask(Task):
 class RemedyTask(ThrownTask, _Heavy):
     """What would bring the turnover in."""
 
-    answers = tuple[Remedy, ...]
+    answers = tuple[RemedyReading, ...]
 
-    def work(self) -> tuple[Remedy, ...]:
+    def work(self) -> tuple[RemedyReading, ...]:
         """The remedies found."""
-        return remedies_for(self.design, self.stroke, self.angler, self.gust)
+        found = remedies_for(self.design, self.stroke, self.angler, self.gust)
+        return remedy_readings(found, self.angler.units)
 
 
 class MattersTask(ThrownTask, _Heavy):
@@ -236,9 +239,10 @@ class WaterRemedyTask(RemedyTask):
 
     ask: WaterQuestion
 
-    def work(self) -> tuple[Remedy, ...]:
+    def work(self) -> tuple[RemedyReading, ...]:
         """The remedies found."""
-        return water_remedies_for(self.design, self.stroke, self.angler, self.ask, self.gust)
+        found = water_remedies_for(self.design, self.stroke, self.angler, self.ask, self.gust)
+        return remedy_readings(found, self.angler.units)
 
 
 class RigTask(_Heavy):
@@ -257,8 +261,7 @@ class ReachTask(RigTask):
 
     def work(self) -> ReachReading:
         """The reading."""
-        units = self.angler.units
-        return reach_reading(reach_of(self.design, self.ask, units), units)
+        return reach_reading(reach_of(self.design, self.ask), self.angler.units)
 
 
 class TuningTask(RigTask):
@@ -268,19 +271,20 @@ class TuningTask(RigTask):
 
     def work(self) -> Tuning:
         """The lines found."""
-        return tuned(self.design, self.angler, self.ask)
+        return tuning_reading(tuned(self.design, self.angler, self.ask), self.angler.units)
 
 
 class DepthTableTask(RigTask):
     """A rig's depth table."""
 
     when_too_long = "Try again: it goes on from what was worked out."
-    answers = DepthTable
+    answers = DepthTableReading
     depths_m: tuple[float, ...] = ()
 
-    def work(self) -> DepthTable:
+    def work(self) -> DepthTableReading:
         """The table."""
-        return depth_table(self.design, self.angler, self.ask, self.depths_m, partial_too=True)
+        table = depth_table(self.design, self.angler, self.ask, self.depths_m, partial_too=True)
+        return depth_table_reading(table, self.angler.units)
 
 
 class CardsTask(_Heavy):
@@ -313,6 +317,6 @@ class CardsTask(_Heavy):
     def _card(self, design: Design) -> Card:
         angler, table = self.angler, None
         if self.depth_table and technique_of(design).followed:
-            table = depth_table(design, angler, USUAL_QUESTION)
+            table = depth_table_reading(depth_table(design, angler, USUAL_QUESTION), angler.units)
         reading = evaluate(design, angler.titles, angler.units, angler.tyer)
         return Card(design, reading, table, self.chain, self.code)

@@ -19,16 +19,17 @@ from nine_knots.core.domain.situation import Situation, TargetFish, Water, Wind
 from nine_knots.core.domain.tackle import Fly, FlyLine, Rod
 from nine_knots.core.propose.bare import bare_leader
 from nine_knots.core.propose.shop import propose_or_buy
-from nine_knots.core.propose.shortages import Shortage
-from nine_knots.core.remedies.search import Remedy
 from nine_knots.core.remedies.verdict import verdict_remedies_for
 from nine_knots.core.schools.school import SchoolParameters
 from nine_knots.store.tackle import read_kit
 from nine_knots.words.evaluation import Evaluation, evaluate
 from nine_knots.words.outline import OutlinePart, outline
+from nine_knots.words.proposal import cut_words, proposal_reasons
 from nine_knots.words.recipe import Recipe, recipe
+from nine_knots.words.remedies import RemedyReading, remedy_readings
 from nine_knots.words.rig import HungItem, items_on
 from nine_knots.words.sentence import SentenceEdit, apply_sentence_edit
+from nine_knots.words.shortages import ShortageReading, shortage_reading, wanted_words
 
 router = APIRouter(prefix="/api/v1", tags=["bench"], responses=RESPONSES)
 
@@ -79,7 +80,7 @@ class ProposalAnswer(BaseModel):
     hung: tuple[HungItem, ...]
     recipe: Recipe
     reasons: tuple[str, ...]
-    shortfalls: tuple[Shortage, ...]
+    shortfalls: tuple[ShortageReading, ...]
     cut: str = Field(description="what is cut off a bought taper; empty if it is used whole")
     buys: tuple[str, ...] = Field(description="what is missing where the shelf makes no leader")
 
@@ -118,9 +119,12 @@ def post_my_knots(session: CurrentSession, asked: BenchRemedyRequest) -> Leader:
 
 
 @router.post("/bench/remedies", summary="Find remedies for match, hold and length")
-def post_bench_remedies(session: CurrentSession, asked: BenchRemedyRequest) -> tuple[Remedy, ...]:
+def post_bench_remedies(
+    session: CurrentSession, asked: BenchRemedyRequest
+) -> tuple[RemedyReading, ...]:
     """Each is one change, made and judged anew; nothing is stored."""
-    return verdict_remedies_for(asked.design, session.angler(asked.units))
+    angler = session.angler(asked.units)
+    return remedy_readings(verdict_remedies_for(asked.design, angler), angler.units)
 
 
 @router.post("/proposals", summary="Build a school's leader from the shelf", responses=MISSING)
@@ -150,10 +154,10 @@ def post_proposal(session: CurrentSession, asked: ProposalRequest) -> ProposalAn
         outline=outline(leader),
         hung=items_on(leader),
         recipe=recipe(leader, angler.titles, units),
-        reasons=proposal.reasons,
-        shortfalls=proposal.shortfalls,
-        cut=proposal.cut,
-        buys=proposal.buys,
+        reasons=proposal_reasons(proposal, units),
+        shortfalls=tuple(shortage_reading(miss, units) for miss in proposal.shortfalls),
+        cut=cut_words(proposal.taper, units),
+        buys=tuple(wanted_words(wanted, units) for wanted in proposal.buys),
     )
 
 

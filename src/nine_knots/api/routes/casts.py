@@ -18,8 +18,8 @@ from nine_knots.api.typed_fields import Form
 from nine_knots.core.base.limits import Key
 from nine_knots.core.base.quantity import System
 from nine_knots.core.domain.design import Design
-from nine_knots.core.remedies.search import Remedy
 from nine_knots.words.cast import CastReading, Near
+from nine_knots.words.remedies import RemedyReading
 
 router = APIRouter(prefix="/api/v1/casts", tags=["casts"], responses=RESPONSES | WORKED_OUT)
 
@@ -87,7 +87,7 @@ async def post_cast_file(
 @router.post(
     "/remedies",
     summary="Find remedies for turnover",
-    response_model=tuple[Remedy, ...],
+    response_model=tuple[RemedyReading, ...],
     responses={200: {"content": EVENTS}},
 )
 async def post_remedies(

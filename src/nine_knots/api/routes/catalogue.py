@@ -1,6 +1,6 @@
 """/api/v1/catalogue: the words, fish, materials, knots and schools to choose from."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Mapping
 from typing import get_args
 
 from fastapi import APIRouter
@@ -107,7 +107,9 @@ def get_catalogue(units: System = "imperial") -> Catalogue:
         depths=_words(situation.DEPTH_WORDS, lambda v: shown.length(v).text),
         paces=_words(situation.PACE_WORDS, lambda v: shown.speed(v).text),
         winds=_words(situation.WIND_WORDS, lambda v: shown.wind(v).text),
-        casts=_words(SPEEDS, lambda v: shown.speed(v).text),
+        casts=_words(
+            {str(word): speed for word, speed in SPEEDS.items()}, lambda v: shown.speed(v).text
+        ),
         lines_out=tuple(
             Choice(key=text, title=text) for text in (shown.on_spool(m).text for m in LINES_OUT_M)
         ),
@@ -164,5 +166,5 @@ def get_catalogue(units: System = "imperial") -> Catalogue:
     )
 
 
-def _words(words: dict[str, float], show: Callable[[float], str]) -> tuple[Choice, ...]:
+def _words(words: Mapping[str, float], show: Callable[[float], str]) -> tuple[Choice, ...]:
     return tuple(Choice(key=w, title=w, note=show(value)) for w, value in words.items())

@@ -13,6 +13,7 @@ from nine_knots.api.problems import RESPONSES, WORKED_OUT
 from nine_knots.api.strokes import StrokeForm
 from nine_knots.api.throw_request import throwing_outfit
 from nine_knots.api.typed_fields import Form, Typed, field
+from nine_knots.core.assess.angler import Angler
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.limits import Key
 from nine_knots.core.base.quantity import System
@@ -30,6 +31,7 @@ from nine_knots.core.search.demands import (
 from nine_knots.core.search.infeasible import infeasible_demands
 from nine_knots.core.search.search import MOST_TRIED, Search
 from nine_knots.words.search.asked import SearchSentence, search_sentence_of
+from nine_knots.words.search.infeasible import infeasible_words
 from nine_knots.words.search.reading import FindReading
 
 router = APIRouter(prefix="/api/v1/find", tags=["find"], responses=RESPONSES | WORKED_OUT)
@@ -75,6 +77,12 @@ class FindRequest(Form):
             )
 
 
+def _infeasible(asked: FindRequest, angler: Angler, demands: Demands) -> tuple[str, ...]:
+    day, units = demands.day(asked.situation), Units(asked.units)
+    found = infeasible_demands(asked.situation, angler, demands)
+    return tuple(infeasible_words(each, day, units) for each in found)
+
+
 @router.post("/asked", summary="Describe a search and what of it is impossible")
 async def post_asked(
     session: CurrentSession, asked: FindRequest, answering: CurrentAnswering
@@ -88,7 +96,7 @@ async def post_asked(
         sentence=search_sentence_of(
             demands, asked.situation, thrown["stroke"], Units(asked.units), angler.cast
         ),
-        impossible=infeasible_demands(asked.situation, angler, demands),
+        impossible=_infeasible(asked, angler, demands),
     )
 
 
@@ -104,7 +112,7 @@ async def post_find(
     """Schools, free tapers and rigs cast and fished; a dozen of them, truly different."""
     demands = asked.demands()
     thrown = await throwing_outfit(session, asked.stroke, asked.units)
-    reasons = infeasible_demands(asked.situation, thrown["angler"], demands)
+    reasons = _infeasible(asked, thrown["angler"], demands)
     if reasons:
         raise CannotCompute(reasons[0], hint="Ask for less, or add to the shelf.")
     most = asked.most or MOST_TRIED

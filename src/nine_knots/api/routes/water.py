@@ -33,11 +33,11 @@ from nine_knots.core.base.units import (
     parse_speed,
 )
 from nine_knots.core.domain.design import Design
-from nine_knots.core.remedies.depth_table import DepthTable
-from nine_knots.core.remedies.search import Remedy
-from nine_knots.core.remedies.tuning import Tuning
 from nine_knots.core.water.question import FIELDS, WaterQuestion
+from nine_knots.words.depth_table import DepthTableReading
 from nine_knots.words.reach import ReachReading
+from nine_knots.words.remedies import RemedyReading
+from nine_knots.words.tuning import Tuning
 from nine_knots.words.water.reading import WaterReading
 
 router = APIRouter(prefix="/api/v1/water", tags=["water"], responses=RESPONSES | WORKED_OUT)
@@ -139,7 +139,7 @@ async def post_water(asked: ReachRequest, answering: CurrentAnswering) -> Respon
 @router.post(
     "/remedies",
     summary="Find remedies for drift and depth",
-    response_model=tuple[Remedy, ...],
+    response_model=tuple[RemedyReading, ...],
     responses={200: {"content": EVENTS}},
 )
 async def post_water_remedies(
@@ -202,7 +202,7 @@ async def post_reach(
 @router.post(
     "/depth-table",
     summary="Show a rig's depth table",
-    response_model=DepthTable,
+    response_model=DepthTableReading,
     responses={200: {"content": EVENTS}},
 )
 async def post_depth_table(

@@ -100,5 +100,5 @@ class Assessor:
             ask = ask.model_copy(update={"slack_m": slack.slack_m})
         found = [*thrown.measures]
         with suppress(CannotCompute):
-            found += technique.measures(design, ask, self.angler.units)
+            found += technique.measures(design, ask)
         return FishedScores(thrown.minimum, tuple(found), slack)

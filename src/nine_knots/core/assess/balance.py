@@ -17,30 +17,18 @@ from nine_knots.core.domain.situation import Situation
 from nine_knots.core.domain.tippet import thou_by_hook
 from nine_knots.core.mechanics.air import along_coefficient
 
-Kind = Literal["agree", "too much fly", "too much leader", "no life"]
+BalanceKind = Literal["agree", "too much fly", "too much leader", "no life"]
 
 LIFELESS_THOU = 2.6  # of tippet beyond what the hook asks, for a fly that floats or drifts [P]
 SMALLEST_HOOK = 14  # up to which a fly is not tiny
-SAID: dict[Kind, str] = {
-    "agree": "",
-    "too much fly": "Too much fly for this line and leader: use a smaller fly, or a shorter, "
-    "stouter leader.",
-    "too much leader": "The leader takes too much energy: it is too long and fine for this line.",
-    "no life": "So small a fly has no life on so stout a tippet: go finer, or longer.",
-}
 
 
 @dataclass(frozen=True, slots=True)
 class Balance:
     """What disagrees, if anything, with the speed at the last joint that tells it, in m/s."""
 
-    kind: Kind
+    kind: BalanceKind
     carried_m_s: float
-
-    @property
-    def words(self) -> str:
-        """One sentence, or nothing where all agree."""
-        return SAID[self.kind]
 
 
 def balance_of(
@@ -51,7 +39,7 @@ def balance_of(
     beyond_kg = float(rig.mass[last:].sum())
     left_j = float(flight.passing_j[min(last, flight.passing_j.size - 1)])
     carried = (2.0 * left_j / beyond_kg) ** 0.5
-    kind: Kind = "agree"
+    kind: BalanceKind = "agree"
     if not opens:
         kind = "too much fly" if _fly_m2(rig) > _leader_m2(rig, carried) else "too much leader"
     elif _lifeless(leader, situation):

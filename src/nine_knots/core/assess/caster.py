@@ -34,7 +34,7 @@ class Caster:
     named. CannotCompute where the cast model refuses."""
 
     def __init__(self, angler: Angler, gust: Gust) -> None:
-        self._units, self._own, self._gust = angler.units, angler.cast, gust
+        self._own, self._gust = angler.cast, gust
         self._caster = QuickCaster()
 
     def minimum(
@@ -71,9 +71,9 @@ class Caster:
         return max(0.0, OPENS - opens)
 
     def turnover(self, design: Design, stroke: Stroke, minimum: MinimumLaunchSpeed) -> Score:
-        """The turnover cord of a leader whose minimum launch speed is known."""
+        """The turnover score of a leader whose minimum launch speed is known."""
         result = CastResult(minimum, stroke)
-        return turnover_score(result, design.leader, design.situation, self._units, self._own)
+        return turnover_score(result, design.leader, design.situation, self._own)
 
     def slack(
         self,

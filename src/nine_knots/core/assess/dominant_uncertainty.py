@@ -1,6 +1,6 @@
 """Which of the figures that are least known decides a turnover, and how it is made known."""
 
-from dataclasses import replace
+from dataclasses import dataclass, replace
 from math import log
 from typing import Literal
 
@@ -16,16 +16,23 @@ BentPart = Literal["tip", "belly"]
 DRAG_TIMES = 1.4  # times or over, a fly's drag area in the air by the tables [G ±40 %]
 NEAR, NEAR_BY_BEND = 0.2, 0.08  # of the logarithm of the lowest margin wanted: beyond them no fly's
 # drag decides, and no line's stiffness [M]
-BY_DRAG = "this fly's air resistance (±40 %): a drop test indoors would settle it"
 BEND_TIMES = 1.4  # times or over, a line's stiffness where its droop was not measured [G]
-BY_BEND = "your line's stiffness: measure the droop of its {}"
-BY_SPEED = "how fast you throw: record how a few of your casts landed"
+Doubt = Literal["fly's drag", "line's stiffness", "own speed"]
+
+
+@dataclass(frozen=True, slots=True)
+class DominantUncertainty:
+    """What decides a turnover that could well be another; the ``parts`` of the line whose droop
+    would settle its stiffness, one alone where that decides by itself."""
+
+    doubts: tuple[Doubt, ...]
+    parts: tuple[BentPart, ...] = ()
 
 
 def dominant_uncertainty(
     result: CastResult, rig: Rig, air: Air, design: Design, own: OwnCast = UNKNOWN
-) -> str:
-    """What decides a turnover that could well be another, in a sentence; nothing where none does.
+) -> DominantUncertainty | None:
+    """What decides a turnover that could well be another; None where nothing does.
 
     The fly is given more drag and the line more stiffness where the leader opens, less where it
     does not, and thrown again; the stroke's speed is moved as anglers' speeds are spread.
@@ -33,22 +40,24 @@ def dominant_uncertainty(
     low, _ = wanted_margin_band(design.leader, design.situation, own)
     off = log(result.margin / low)
     if abs(off) > NEAR:
-        return ""
-    doubts = []
+        return None
+    doubts: list[Doubt] = []
+    parts: list[BentPart] = []
     if design.situation.fly.drag_area_m2 is None:
         body = rig.body.copy()
         body[-1] *= DRAG_TIMES if off > 0.0 else 1.0 / DRAG_TIMES
         speed = result.stroke.speed_m_s / low
         opens = opens_at(speed, replace(rig, body=body), result.stroke, air)
-        doubts += [BY_DRAG] if opens != (off > 0.0) else []
+        doubts += ["fly's drag"] if opens != (off > 0.0) else []
     if abs(off) < NEAR_BY_BEND:
-        doubts += _by_bend(rig, result, low, air, design.situation.line)
+        parts = _by_bend(rig, result, low, air, design.situation.line)
+        doubts += ["line's stiffness"] if parts else []
     if own == UNKNOWN and abs(off) < SPEED_SPREAD:
-        doubts.append(BY_SPEED)
-    return f"It depends most on {'; and on '.join(doubts)}." if doubts else ""
+        doubts.append("own speed")
+    return DominantUncertainty(tuple(doubts), tuple(parts)) if doubts else None
 
 
-def _by_bend(rig: Rig, result: CastResult, low: float, air: Air, line: FlyLine) -> list[str]:
+def _by_bend(rig: Rig, result: CastResult, low: float, air: Air, line: FlyLine) -> list[BentPart]:
     """The parts of the line whose droop would settle it: those not measured, one alone where its
     stiffness decides by itself."""
     parts: list[BentPart] = ["belly"] if line.belly_bend_nm2 is None else []
@@ -64,4 +73,4 @@ def _by_bend(rig: Rig, result: CastResult, low: float, air: Air, line: FlyLine) 
     if not parts or not decides(parts):
         return []
     alone = next((part for part in parts if len(parts) > 1 and decides([part])), None)
-    return [BY_BEND.format(alone or " and its ".join(parts))]
+    return [alone] if alone else parts

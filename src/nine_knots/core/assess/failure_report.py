@@ -1,9 +1,54 @@
-"""Where a leader breaks, in words, and what goes with it."""
+"""Where a leader breaks, and what goes with it."""
 
-from nine_knots.core.base.units import Units
+from dataclasses import dataclass
+from typing import Literal
+
 from nine_knots.core.domain.knots.own import PulledKnot
 from nine_knots.core.domain.leader import Connection, Leader
 from nine_knots.core.strength.elements import StrengthElement
+
+BreakPlace = Literal["line", "joint", "piece", "fly"]
+"""At the line's joint, at one between pieces, in a piece, or at the point fly's knot."""
+
+
+@dataclass(frozen=True, slots=True)
+class Break:
+    """A break: its place, with the joint's or piece's number, what kind of connection parts there,
+    and what is lost: ``flies_gone`` out of ``flies`` and metres of leader. ``at_m`` is from the
+    line's tip; a piece parts in its middle."""
+
+    place: BreakPlace
+    number: int
+    connection: str
+    at_m: float
+    flies: int
+    flies_gone: int
+    gone_m: float
+    left_m: float
+
+
+def break_of(element: StrengthElement, leader: Leader) -> Break:
+    """The break of a leader at one of its elements."""
+    places, last = leader.joints_at_m, len(leader.pieces)
+    first_gone = broken_at(element)
+    left_m = places[min(first_gone, last)]
+    is_joint = element.what == "joint"
+    place: BreakPlace = "joint" if is_joint else "piece"
+    if is_joint and element.index in (0, last):
+        place = "line" if element.index == 0 else "fly"
+    at_m = places[element.index]
+    if not is_joint:
+        at_m = 0.5 * (at_m + places[element.index + 1])
+    return Break(
+        place=place,
+        number=element.index,
+        connection=leader.joints[element.index].kind if is_joint else "",
+        at_m=at_m,
+        flies=1 + len(leader.flies_above),
+        flies_gone=_flies_gone(leader, first_gone),
+        gone_m=0.0 if first_gone == last else leader.length_m - left_m,
+        left_m=left_m,
+    )
 
 
 def broken_at(element: StrengthElement) -> int:
@@ -11,65 +56,22 @@ def broken_at(element: StrengthElement) -> int:
     return element.index if element.what == "joint" else element.index + 1
 
 
-def break_at_m(element: StrengthElement, leader: Leader) -> float:
-    """Place of the break in metres from the line's tip; a piece parts in its middle."""
-    places = leader.joints_at_m
-    if element.what == "joint":
-        return places[element.index]
-    return 0.5 * (places[element.index] + places[element.index + 1])
-
-
-def what_is_lost(element: StrengthElement, leader: Leader, units: Units) -> str:
-    """``the fly and 21½ in of leader``, or ``both flies and …`` where others go with it."""
-    first_gone = broken_at(element)
-    flies = _flies_gone(leader, first_gone)
-    if first_gone == len(leader.pieces):
-        return flies
-    if first_gone == 0:
-        return f"{flies} and the whole leader"
-    gone_m = leader.length_m - leader.joints_at_m[first_gone]
-    return f"{flies} and {units.length(gone_m).text} of leader"
-
-
-def _flies_gone(leader: Leader, first_gone: int) -> str:
-    """The flies below a break: an upper tag stays with the piece above it."""
+def _flies_gone(leader: Leader, first_gone: int) -> int:
+    """How many flies hang below a break: an upper tag stays with the piece above it."""
     gone = 1
     for joint, _ in leader.flies_above:
         dropper = leader.joints[joint].dropper
         stays = joint == first_gone and dropper is not None and dropper.tag == "upper"
         gone += joint >= first_gone and not stays
-    if gone == 1:
-        return "the point fly" if leader.flies_above else "the fly"
-    return "both flies" if gone == 2 == 1 + len(leader.flies_above) else f"{gone} flies"
+    return gone
 
 
-def what_is_left(element: StrengthElement, leader: Leader, units: Units) -> str:
-    """``7 ft 2 in of leader comes back``."""
-    left_m = leader.joints_at_m[min(broken_at(element), len(leader.pieces))]
-    if left_m <= 0.0:
-        return "only the line comes back"
-    return f"{units.length(left_m).text} of leader comes back"
-
-
-def place_of_break(element: StrengthElement, leader: Leader) -> str:
-    """An element in words: ``at joint 5``, ``in piece 6``."""
-    if element.what == "piece":
-        return f"in piece {element.index + 1}"
-    if element.index == 0:
-        return "at the line"
-    if element.index == len(leader.pieces):
-        return "at the fly's knot"
-    kind = leader.joints[element.index].kind
-    thing = {"knot": "", "fly": "the fly in line, "}.get(kind, f"the {kind}, ")
-    return f"at {thing}joint {element.index}"
-
-
-def pulls_of(joint: Connection, leader: Leader, own: tuple[PulledKnot, ...]) -> str:
-    """``, by 6 pull tests of yours`` where one of a joint's knots was tested by the angler."""
+def pull_tests(joint: Connection, leader: Leader, own: tuple[PulledKnot, ...]) -> int:
+    """How many pull tests of the angler's own tell what a joint keeps."""
     if not own:
-        return ""
+        return 0
     families = {piece.strand.substance.family for piece in leader.pieces}
-    tests = max(
+    return max(
         (
             knot.tests
             for knot in own
@@ -77,6 +79,3 @@ def pulls_of(joint: Connection, leader: Leader, own: tuple[PulledKnot, ...]) -> 
         ),
         default=0,
     )
-    if not tests:
-        return ""
-    return ", from one pull test of yours" if tests == 1 else f", by {tests} pull tests of yours"

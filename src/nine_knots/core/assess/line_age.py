@@ -6,7 +6,6 @@ spool of some age is to be pulled, or renewed. Fluorocarbon and wire hardly chan
 """
 
 from nine_knots.core.base.limits import Day
-from nine_knots.core.base.prose import count_words
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.domain.strand import Stock
 
@@ -22,14 +21,11 @@ def years_old(stock_item: Stock, today: Day) -> int | None:
     return int(today[:4]) - int(day[:4]) - (today[5:] < day[5:])
 
 
-def age_words(stock_item: Stock, today: Day) -> str:
-    """``four years old: nylon …`` where it is time to pull or renew it; else nothing."""
+def years_past_trust(stock_item: Stock, today: Day) -> int | None:
+    """Its age in whole years where it is time to pull or renew it; else None."""
     years = years_old(stock_item, today)
     if years is None or stock_item.strand.substance.family != "nylon":
-        return ""
-    if years < (FINE_YEARS if stock_item.finest_m <= FINE_M else STOUT_YEARS):
-        return ""
+        return None
     return (
-        f"{count_words(years, 'year')} old; nylon weakens with age and sun: pull-test it or "
-        "renew it"
+        years if years >= (FINE_YEARS if stock_item.finest_m <= FINE_M else STOUT_YEARS) else None
     )

@@ -4,6 +4,8 @@ A sunk fly holds back the line that is drawn off the water: it moves no faster t
 the rod's tip draw it. A sunk line comes out only when it has been rolled up [P].
 """
 
+from typing import Literal
+
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.in_water import fly_body
 from nine_knots.core.mechanics.bodies import body_resistance_kg_m
@@ -12,6 +14,7 @@ from nine_knots.core.water.surroundings import fluid_of
 GIVES_M = 0.03  # of the rod's tip as it draws the line off the water, before it is loaded [G]
 EASY_M_S, STICKS_M_S = 2.0, 1.0  # at which a fly follows, and below which it holds [G]
 TURNS = 4
+PickUp = Literal["line is sunk", "fly floats", "easy", "steady draw", "grips"]
 
 
 def drawn_m_s(design: Design) -> float:
@@ -27,16 +30,14 @@ def drawn_m_s(design: Design) -> float:
     return speed
 
 
-def lift_words(design: Design) -> str:
-    """How the fly comes off the water, in a sentence."""
+def pick_up_of(design: Design) -> PickUp:
+    """How the fly comes off the water."""
     day = design.situation
     if day.line.sinking != "floating":
-        return "The line is sunk: strip in to its head and roll it up before you cast again."
+        return "line is sunk"
     if day.floats:
-        return "The fly floats: it comes off the water easily."
+        return "fly floats"
     speed = drawn_m_s(design)
     if speed > EASY_M_S:
-        return "The fly comes out of the water easily."
-    if speed > STICKS_M_S:
-        return "The fly lifts out on a steady draw: rod low, line straight, no hurry."
-    return "The fly grips the water: roll cast it up first."
+        return "easy"
+    return "steady draw" if speed > STICKS_M_S else "grips"

@@ -17,7 +17,6 @@ import scipy
 from nine_knots.core.base.cancellation import report_progress
 from nine_knots.core.base.concurrency import run_parallel
 from nine_knots.core.base.score import Status
-from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.in_water import fly_body
 from nine_knots.core.domain.leader import Leader
@@ -56,7 +55,7 @@ class Reach:
     shares: tuple[tuple[Unsure, float], ...]
 
 
-def reach_of(design: Design, ask: WaterQuestion, units: Units) -> Reach | None:
+def reach_of(design: Design, ask: WaterQuestion) -> Reach | None:
     """Fish it in each of the draws; None where the fly stays on top, CannotCompute where the water
     models refuse the day as it is."""
     technique = technique_of(design)
@@ -67,7 +66,7 @@ def reach_of(design: Design, ask: WaterQuestion, units: Units) -> Reach | None:
     def fish(draw: np.ndarray) -> tuple[Status, float, float]:
         other, asked = _otherwise(design, ask, dict(zip(UNSURE, map(float, draw), strict=True)))
         fished = fish_rig(technique.fish(other, asked))
-        status, down = technique.depth(fished, asked, units).status, down_m(fished)
+        status, down = technique.depth(fished, asked).status, down_m(fished)
         return status, down, down if ask.wanted_m is not None else fished.lowest.height_m
 
     found = run_parallel(

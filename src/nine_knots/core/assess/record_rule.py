@@ -6,8 +6,8 @@ The rules in force decide; this is a reminder.
 """
 
 from dataclasses import dataclass
+from typing import Literal
 
-from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import INCH_M
 from nine_knots.core.domain.knots import KNOTS, finished_m, turns
 from nine_knots.core.domain.leader import Leader
@@ -17,10 +17,12 @@ MOST_BITE_M = 12.0 * INCH_M
 
 
 @dataclass(frozen=True, slots=True)
-class RuleLine:
-    """One length against the rule."""
+class RecordCheck:
+    """One length in metres against the rule's least or most; None where no piece is of the kind."""
 
-    text: str
+    piece: Literal["class", "bite"]
+    length_m: float | None
+    limit_m: float
     passes: bool
 
 
@@ -46,29 +48,12 @@ def class_m(leader: Leader) -> float | None:
     return lengths[-1] if lengths else None
 
 
-def record_lines(leader: Leader, units: Units) -> tuple[RuleLine, ...]:
-    """What the record rule says of this leader."""
-    lines = []
+def record_checks(leader: Leader) -> tuple[RecordCheck, ...]:
+    """What the record rule asks of this leader, and whether it is so."""
     found = class_m(leader)
-    if found is None:
-        lines.append(
-            RuleLine("No piece is marked as tippet; the rule requires a class tippet.", False)
-        )
-    else:
-        least = units.length(LEAST_CLASS_M).text
-        lines.append(
-            RuleLine(
-                f"Class tippet {units.length(found).text} between knots; at least {least}.",
-                found >= LEAST_CLASS_M - 1e-6,
-            )
-        )
+    passes = found is not None and found >= LEAST_CLASS_M - 1e-6
+    checks = [RecordCheck("class", found, LEAST_CLASS_M, passes)]
     bite = bite_m(leader)
     if bite is not None:
-        most = units.length(MOST_BITE_M).text
-        lines.append(
-            RuleLine(
-                f"Bite tippet {units.length(bite).text} with its knots; at most {most}.",
-                bite <= MOST_BITE_M + 1e-6,
-            )
-        )
-    return tuple(lines)
+        checks.append(RecordCheck("bite", bite, MOST_BITE_M, bite <= MOST_BITE_M + 1e-6))
+    return tuple(checks)

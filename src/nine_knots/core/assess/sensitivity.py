@@ -86,7 +86,7 @@ def sensitivity_of(
         pieces=pieces,
         doubts=tuple(sorted(doubts, key=lambda doubt: -doubt.spread)),
         opens=_opens(speed_margin, low, doubts),
-        marginal=turnover_score(result, leader, day, angler.units, angler.cast).marginal,
+        marginal=turnover_score(result, leader, day, angler.cast).marginal,
         holds=_holds(hold, need_of(day).most_n, known.off),
         speed_margin=speed_margin,
         low=low,

@@ -12,7 +12,7 @@ from nine_knots.core.water.question import WaterQuestion
 def scores_without_cast(design: Design, angler: Angler) -> tuple[Score, ...]:
     """Match, hold and length, with the knots as they hold in the angler's hands."""
     own = angler.tyer.knots
-    return verdict_of(design, assessment_inputs(design, own), angler.units, own)
+    return verdict_of(design, assessment_inputs(design, own), own)
 
 
 def worsens_another(before: tuple[Score, ...], after: tuple[Score, ...]) -> bool:
@@ -30,6 +30,6 @@ def other_measures(design: Design, ask: WaterQuestion, angler: Angler) -> tuple[
     if technique.by_slack:
         return found
     try:
-        return (*found, *reversed(tuple(technique.measures(design, ask, angler.units))))
+        return (*found, *reversed(tuple(technique.measures(design, ask))))
     except CannotCompute:
         return found

@@ -9,34 +9,31 @@ the other: what piles up does not lie in any way, and what opens does not lie in
 """
 
 from dataclasses import dataclass
+from enum import Enum
 from math import log, radians, tan
 
 from nine_knots.core.assess.own_cast import PILES_UP, SLAMS, UNKNOWN, OwnCast
-from nine_knots.core.base.score import Score, Status, position_in_band
-from nine_knots.core.base.units import Units
+from nine_knots.core.base.score import Finding, Reason, Score, position_in_band
 from nine_knots.core.casting.landing import CastLanding
 from nine_knots.core.casting.minimum_speed import MinimumLaunchSpeed
 from nine_knots.core.casting.opening import CALM_M_S
-from nine_knots.core.casting.stroke import FASTEST_M_S, ROD_TIP_M, SPEEDS, Stroke
+from nine_knots.core.casting.stroke import ROD_TIP_M, Stroke
 from nine_knots.core.casting.wind import air_of
 from nine_knots.core.domain.leader import Leader
 from nine_knots.core.domain.situation import Situation, Wind
 from nine_knots.core.schools import built_by
 
 LEADS, CANNOT_LEAD = 3.0, 6.0  # mono over fly by mass [P]
-MOST_TOLD = 1000.0  # times, beyond which it is only said to be more
+MOST_RATIO = 1000.0  # times, beyond which no difference is made
 COLLAPSES = 0.9  # of the threshold of opening, below which a leader piles up [P, by the rigs]
 WITH_EASE = 1.1  # of it, from which no brisk stroke is called for [P, by the rigs]
 KNOWN_TO, KNOWN_TO_IN_WIND = 0.04, 0.06  # of a margin: nearer to an edge it is on the brink
 EASED_TO = 1.4  # margin to which one eases off for a floating fly [G]
-A_TOUCH = 0.06  # of a stroke, up to which it is only to be a touch harder
 LEVEL = 1.1  # times the tippet, a butt up to which a leader is level
 LONG_M = 2.0  # from which a level leader is long enough to tell
-LEVEL_SAID = "Most builders find that a level leader turns over worse than computed here."
 STRAIGHT, IN_ORDER = 0.93, 0.70  # of its length along the cast, as a leader lies [G]
 EASES_FROM = 1.25  # of the threshold of opening, from which a softer stroke still opens it
 HEAP = 0.4  # of it, below which one that barely opens is a heap [G]
-AIMED_LOW_M = 0.3  # above the water at the fly, below which one aims at the water
 
 # The margin wanted, lowest and highest, by what is wanted of the fly: a dry fly that is thrown
 # much too hard lies dead straight and drags at once, a streamer is none the worse for it.
@@ -48,19 +45,73 @@ WANTED = {
     "strip": (PILES_UP, 5.0),
     "lead and drop": (PILES_UP, 5.0),
 }
-SHARES = {
-    0.1: "a tenth",
-    0.167: "a sixth",
-    0.25: "a quarter",
-    0.333: "a third",
-    0.5: "half",
-    0.667: "two thirds",
-    0.75: "three quarters",
-    1.0: "as much again",
-}
-MORE_AGAIN = "more than as much again"
-BEYOND = 1.3  # times over or under, beyond which a share is told as more than twice
-A_STROKE = {"easy": "an easy", "normal": "a normal", "hard": "a hard"}
+
+
+class TurnoverReason(Reason):
+    """How a leader opens by the stroke chosen, against what is wanted here."""
+
+    NEVER_OPENS = "never opens", "too little"
+    PILES_UP = "piles up", "too little"
+    BARELY_OPENS = "barely opens", "too little"
+    TOO_LITTLE_TO_SPARE = "opens with too little to spare", "too little"
+    OPENS_ON_A_BRISK_STROKE = "opens on a brisk stroke", "right"
+    OPENS = "opens with some to spare", "right"
+    TOO_MUCH_TO_SPARE = "opens with too much to spare", "too much"
+
+
+class MonoReason(Reason):
+    """Whether a fly pulls the mono that it is thrown on."""
+
+    CASTS_WELL = "casts well", "right"
+    CASTS_WITH_CARE = "casts with care", "right"
+    TOO_LIGHT = "the fly cannot pull it", "too little"
+
+
+class Lies(Enum):
+    """How a leader lies as its fly touches down."""
+
+    IN_A_HEAP = "in a heap"
+    SHORT = "short"
+    BLOWN_SHORT = "short, blown back"
+    STRAIGHT = "straight"
+    WITH_SLACK = "with slack"
+    BLOWN_BACK = "blown back as it falls"
+    DROPPED_BACK = "dropped back"
+    STRAIGHT_IN_PART = "straight only in part"
+    SPRUNG_BACK = "sprung back"
+
+
+@dataclass(frozen=True, slots=True)
+class LandingFinding:
+    """How a leader lies, and by how much it is short or slack in metres; into a wind the model
+    knows no more than how (``windy``)."""
+
+    lies: Lies
+    slack_m: float
+    windy: bool
+
+
+@dataclass(frozen=True, slots=True)
+class TurnoverFinding(Finding):
+    """The margin, the launch speeds in m/s (``minimum_m_s`` None where no stroke opens it), the
+    caster's own ``speed_factor``, and how it lands, where that was looked at. ``windy`` where a
+    wind in the face makes the margin less sure, ``brisk`` where it opens only on such a stroke.
+    """
+
+    margin: float
+    minimum_m_s: float | None
+    stroke_m_s: float
+    own: OwnCast
+    windy: bool
+    brisk: bool
+    landing: LandingFinding | None
+
+
+@dataclass(frozen=True, slots=True)
+class MonoFinding(Finding):
+    """What eight metres of the mono weigh, times the fly."""
+
+    ratio: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -78,87 +129,54 @@ class CastResult:
         return self.minimum.margin(self.stroke)
 
 
-def landing_words(
-    result: CastResult, wind: Wind, floats: bool, units: Units, own: OwnCast = UNKNOWN
-) -> str:
-    """How a leader lies, in a few words; nothing where it piles up, or was not looked at. Into a
-    wind the model knows no more than how, not how far."""
-    landing = result.landing
+def landing_finding(
+    result: CastResult, wind: Wind, floats: bool, own: OwnCast = UNKNOWN
+) -> LandingFinding | None:
+    """How a leader lies; None where it piles up, or was not looked at."""
+    landing, windy = result.landing, is_windy(wind)
     if landing is None or result.margin < COLLAPSES * own.piles_up:
-        return ""
-    short = units.roughly(landing.slack_m)
-    if result.margin < own.piles_up and _windy(wind):
-        return "falls short, blown back"
-    if result.margin < own.piles_up:
-        lies = min(landing.straight, landing.opening)
-        return f"lies in a heap, {short} short" if lies < HEAP else f"lies {short} short"
-    if landing.straight >= STRAIGHT:
-        return "lies straight"
-    if landing.straight >= IN_ORDER:
-        return "lies with some slack" if _windy(wind) else f"lies with about {short} of slack"
-    if _windy(wind):
-        return "is blown back as it falls"
-    if not floats:
-        return f"drops back about {short} as it lands"
-    if result.margin < EASES_FROM * own.piles_up:
-        return f"straightens only in part, about {short} short"
-    return f"springs back about {short}: ease off"
+        return None
+    return LandingFinding(_lies(landing, result.margin, windy, floats, own), landing.slack_m, windy)
 
 
-def aim_words(result: CastResult, wind: Wind, units: Units, own: OwnCast = UNKNOWN) -> str:
-    """How low a caster aims what opens into a wind, in a sentence; nothing in other air."""
-    landing = result.landing
-    if landing is None or not _windy(wind) or result.margin < own.piles_up:
-        return ""
-    height_m = ROD_TIP_M + landing.rig.length_m * tan(radians(landing.aim_deg + 1.0))
-    if height_m < AIMED_LOW_M:
-        return "Aim it at the water."
-    return f"Aim no higher than about {units.roughly(height_m)} above where the fly should land."
-
-
-def trade_words(leader: Leader) -> str:
-    """Where builders know better than the model, in a sentence; nothing where they agree."""
-    level = leader.pieces[0].upper_diameter_m <= LEVEL * leader.tippet_diameter_m
-    return LEVEL_SAID if level and leader.length_m >= LONG_M else ""
-
-
-def _windy(wind: Wind) -> bool:
-    return air_of(wind).wind_m_s <= -CALM_M_S
-
-
-def opening_words(margin: float, own: OwnCast = UNKNOWN, about: bool = False) -> str:
-    """How a leader opens, in a few words; ``about`` where wind makes the margin less sure."""
-    if margin < COLLAPSES * own.piles_up:
-        return "piles up"
+def _lies(landing: CastLanding, margin: float, windy: bool, floats: bool, own: OwnCast) -> Lies:
+    if margin < own.piles_up and windy:
+        return Lies.BLOWN_SHORT
     if margin < own.piles_up:
-        return "barely opens"
-    if margin < WITH_EASE * own.piles_up:
-        return "opens on a brisk stroke"
-    return f"opens, {'about ' if about else ''}{share_words(margin - 1.0)} to spare"
+        heap = min(landing.straight, landing.opening) < HEAP
+        return Lies.IN_A_HEAP if heap else Lies.SHORT
+    if landing.straight >= STRAIGHT:
+        return Lies.STRAIGHT
+    if landing.straight >= IN_ORDER:
+        return Lies.WITH_SLACK
+    if windy:
+        return Lies.BLOWN_BACK
+    if not floats:
+        return Lies.DROPPED_BACK
+    if margin < EASES_FROM * own.piles_up:
+        return Lies.STRAIGHT_IN_PART
+    return Lies.SPRUNG_BACK
 
 
-def share_words(share: float) -> str:
-    """A share of a stroke as one says it: a third, half, as much again."""
-    if share > BEYOND:
-        return MORE_AGAIN
-    return SHARES[min(SHARES, key=lambda value: abs(log(max(share, 0.05) / value)))]
+def highest_aim_m(result: CastResult, wind: Wind, own: OwnCast = UNKNOWN) -> float | None:
+    """How high above the place where the fly should land a caster aims at most, in m, what opens
+    into a wind; None in other air, and where it does not open."""
+    landing = result.landing
+    if landing is None or not is_windy(wind) or result.margin < own.piles_up:
+        return None
+    return ROD_TIP_M + landing.rig.length_m * tan(radians(landing.aim_deg + 1.0))
 
 
-def stroke_words(speed_m_s: float, own: OwnCast = UNKNOWN) -> str:
-    """A launch speed as a stroke of the angler's."""
-    by_word = {word: speed * own.speed_factor for word, speed in SPEEDS.items()}
-    if speed_m_s < 0.95 * by_word["easy"]:
-        return "less than an easy stroke"
-    before = ""
-    for word, named in A_STROKE.items():
-        if speed_m_s < 0.95 * by_word[word]:
-            return f"between {before} and {named} stroke"
-        if speed_m_s <= 1.05 * by_word[word]:
-            return f"{named} stroke"
-        before = named
-    return (
-        "a double haul" if speed_m_s <= 1.05 * by_word["double haul"] else "more than a double haul"
-    )
+def opens_worse_than_computed(leader: Leader) -> bool:
+    """Whether builders know better than the model: of a long level leader they find that it turns
+    over worse."""
+    level = leader.pieces[0].upper_diameter_m <= LEVEL * leader.tippet_diameter_m
+    return level and leader.length_m >= LONG_M
+
+
+def is_windy(wind: Wind) -> bool:
+    """Whether a wind in the face makes throws unlike."""
+    return air_of(wind).wind_m_s <= -CALM_M_S
 
 
 def wanted_margin_band(
@@ -178,79 +196,50 @@ def eased_stroke(minimum: MinimumLaunchSpeed, stroke: Stroke, situation: Situati
 
 
 def turnover_score(
-    result: CastResult,
-    leader: Leader,
-    situation: Situation,
-    units: Units,
-    own: OwnCast = UNKNOWN,
+    result: CastResult, leader: Leader, situation: Situation, own: OwnCast = UNKNOWN
 ) -> Score:
-    """The turnover cord: the margin against what is wanted, on a scale of its logarithm."""
+    """The turnover score: the margin against what is wanted, on a scale of its logarithm."""
     low, high = wanted_margin_band(leader, situation, own)
-    margin, windy = result.margin, _windy(situation.wind)
+    margin, windy = result.margin, is_windy(situation.wind)
     middle = (low * high) ** 0.5
     deviation = log(margin / middle) / log(high / middle)
-    status: Status = "right"
-    if deviation < -1.0:
-        status = "too little"
-    elif deviation > 1.0:
-        status = "too much"
     edge = log(1.0 + (KNOWN_TO_IN_WIND if windy else KNOWN_TO)) / log(high / middle)
-    return Score(
-        key="turnover",
-        title="Turnover",
-        question="Does it open with your stroke, and with how much to spare?",
-        status=status,
-        marginal=status == "right" and abs(deviation) > 1.0 - edge,
-        position=position_in_band(deviation),
-        figure=opening_words(margin, own, windy),
-        why=_why(result, status, situation, units, own),
+    finding = TurnoverFinding(
+        reason=_reason(result, deviation, own),
+        margin=margin,
+        minimum_m_s=result.minimum.speed_m_s,
+        stroke_m_s=result.stroke.speed_m_s,
+        own=own,
+        windy=windy,
+        brisk=margin < WITH_EASE * own.piles_up,
+        landing=landing_finding(result, situation.wind, situation.floats, own),
     )
+    marginal = finding.reason.status == "right" and abs(deviation) > 1.0 - edge
+    return Score("turnover", finding, position_in_band(deviation), marginal)
 
 
-def _why(
-    result: CastResult, status: Status, situation: Situation, units: Units, own: OwnCast
-) -> str:
-    minimum, yours = result.minimum.speed_m_s, units.about_speed(result.stroke.speed_m_s)
-    wind = " against this wind" if _windy(situation.wind) else ""
-    if minimum is None:
-        most = units.about_speed(FASTEST_M_S)
-        return f"No stroke opens it{wind}, not even one of {most}."
-    at = f"at {units.about_speed(minimum)}, {stroke_words(minimum, own)}"
-    lies = landing_words(result, situation.wind, situation.floats, units, own)
-    if status == "too little":
-        more = 1.0 / result.margin - 1.0
-        needs = share_words(more)
-        harder = {
-            "as much again": "twice as hard as",
-            MORE_AGAIN: "more than twice as hard as",
-        }.get(needs, f"{needs if more > A_TOUCH else 'a touch'} harder than")
-        told = f" It {lies}." if lies else ""
-        return (
-            f"It needs a stroke {harder} yours{wind}: it opens {at}; yours launches at "
-            f"{yours}.{told}"
-        )
-    said = f"It just opens {at}; yours launches at {yours}." + (f" It {lies}." if lies else "")
-    if status == "too much":
-        return f"Ease off, or use a longer or finer leader. {said}"
-    return said
+def _reason(result: CastResult, deviation: float, own: OwnCast) -> TurnoverReason:
+    margin = result.margin
+    if result.minimum.speed_m_s is None:
+        return TurnoverReason.NEVER_OPENS
+    if margin < COLLAPSES * own.piles_up:
+        return TurnoverReason.PILES_UP
+    if margin < own.piles_up:
+        return TurnoverReason.BARELY_OPENS
+    if deviation < -1.0:
+        return TurnoverReason.TOO_LITTLE_TO_SPARE
+    if deviation > 1.0:
+        return TurnoverReason.TOO_MUCH_TO_SPARE
+    brisk = margin < WITH_EASE * own.piles_up
+    return TurnoverReason.OPENS_ON_A_BRISK_STROKE if brisk else TurnoverReason.OPENS
 
 
 def mono_score(ratio: float) -> Score:
-    """The turnover cord of a mono rig: what is thrown is the fly, and the mono follows."""
-    deviation = log(CANNOT_LEAD / min(ratio, MOST_TOLD)) / log(CANNOT_LEAD / LEADS) - 1.0
-    status: Status = "too little" if ratio > CANNOT_LEAD else "right"
-    figure = "casts well" if ratio < LEADS else "casts with care"
-    times = f"{ratio:.1f}" if ratio < MOST_TOLD else f"more than {MOST_TOLD:g}"
+    """The turnover score of a mono rig: what is thrown is the fly, and the mono follows."""
+    deviation = log(CANNOT_LEAD / min(ratio, MOST_RATIO)) / log(CANNOT_LEAD / LEADS) - 1.0
+    reason = MonoReason.CASTS_WELL if ratio < LEADS else MonoReason.CASTS_WITH_CARE
     if ratio > CANNOT_LEAD:
-        figure = "the fly can't pull it"
-    return Score(
-        key="turnover",
-        title="Turnover",
-        question="Can the fly pull the mono?",
-        status=status,
-        marginal=status == "right" and ratio > LEADS,
-        position=position_in_band(max(-2.0, min(0.6, deviation))),
-        figure=figure,
-        why=f"Eight metres of it weigh {times} times the fly. Up to {LEADS:g} it casts well; "
-        f"above {CANNOT_LEAD:g} the fly can't pull it.",
-    )
+        reason = MonoReason.TOO_LIGHT
+    position = position_in_band(max(-2.0, min(0.6, deviation)))
+    marginal = reason.status == "right" and ratio > LEADS
+    return Score("turnover", MonoFinding(reason, ratio), position, marginal)

@@ -1,9 +1,9 @@
-"""The verdict: a few measures, each where it stands in its band, with one line of why."""
+"""Match, hold and length: the measures that need neither a cast nor water."""
 
 from dataclasses import dataclass, replace
 from math import log
 
-from nine_knots.core.assess.failure_report import place_of_break, pulls_of, what_is_lost
+from nine_knots.core.assess.failure_report import Break, break_of, pull_tests
 from nine_knots.core.assess.joint_match import (
     HINGE_STEP,
     LINE_HINGE,
@@ -13,8 +13,7 @@ from nine_knots.core.assess.joint_match import (
     JointMatch,
     match_joints,
 )
-from nine_knots.core.base.score import Score, Status, position_in_band
-from nine_knots.core.base.units import Units
+from nine_knots.core.base.score import Finding, Reason, Score, position_in_band
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.knots.own import PulledKnot
 from nine_knots.core.domain.leader import Leader
@@ -27,6 +26,79 @@ from nine_knots.core.strength.elements import Hold, hold_of
 
 ENOUGH, PLENTY = 1.0, 6.0  # 5 % low value over need: less breaks, more is stouter than it must be
 GOOD_LINE_STEP, GOOD_INNER_STEP = 1.6, 0.5
+ROUNDED_M = 0.02  # beyond a span of lengths, that is no more than rounding
+
+
+class MatchReason(Reason):
+    """What the worst joint does to the loop; codes are those of a joint's flags."""
+
+    FITS = "fits", "right"
+    TRACE = "trace", "right"
+    PARTED = "parted", "right"
+    LED = "led", "right"
+    SOFT = "soft", "right"
+    FIRM = "firm", "right"
+    HINGE = "hinge", "too little"
+    KICK = "kick", "too much"
+    REVERSAL = "reversal", "too much"
+    FLAT_SPOT = "flat spot", "too much"
+
+
+class HoldReason(Reason):
+    """Whether the leader holds what the day may ask."""
+
+    HOLDS = "holds", "right"
+    BREAKS = "breaks", "too little"
+    STOUTER_THAN_NEEDED = "stouter than needed", "too much"
+    CUT_BY_TEETH = "cut by teeth", "too little"
+
+
+class LengthReason(Reason):
+    """How long the leader is beside what is usual."""
+
+    USUAL = "usual", "right"
+    SHORT = "short", "too little"
+    LONG = "long", "too much"
+
+
+@dataclass(frozen=True, slots=True)
+class MatchFinding(Finding):
+    """The joint that decides, its bend step, and the diameters in metres above it (None at the
+    line) and below it; ``fly_leads`` where the joint to the line is not judged."""
+
+    joint: int
+    bend_step: float
+    above_m: float | None
+    below_m: float
+    fly_leads: bool
+
+
+@dataclass(frozen=True, slots=True)
+class HoldFinding(Finding):
+    """Where it most likely breaks and how often there, the mean load in N at which it does, what
+    the day may ask in N and whether that is a strike's; own pull tests that tell, the fish, and
+    whether it is far stouter than it must be (``stout``), teeth aside."""
+
+    broken: Break
+    chance: float
+    mean_n: float
+    need_n: float
+    by_strike: bool
+    tests: int
+    fish: str
+    stout: bool
+
+
+@dataclass(frozen=True, slots=True)
+class LengthFinding(Finding):
+    """Its length in metres, and the least, usual and most of its ``school``, or of this water and
+    line (None)."""
+
+    length_m: float
+    low_m: float
+    usual_m: float
+    high_m: float
+    school: str | None
 
 
 def joint_deviation(match: JointMatch) -> float:
@@ -44,19 +116,8 @@ def joint_deviation(match: JointMatch) -> float:
     return 0.0
 
 
-_FLAG_FIGURE: dict[Flag, str] = {
-    "fits": "steps evenly",
-    "soft": "a little soft",
-    "hinge": "hinges",
-    "firm": "a little stiff",
-    "kick": "kicks",
-    "flat spot": "flat spot",
-    "reversal": "runs backwards",
-    "trace": "steps evenly",
-    "parted": "steps evenly",
-    "led": "steps evenly",
-}
 _GRAVITY: tuple[Flag, ...] = ("hinge", "reversal", "kick", "flat spot", "soft", "firm")
+_REASONS = {reason.code: reason for reason in MatchReason}
 
 
 def _worst(matches: tuple[JointMatch, ...]) -> JointMatch:
@@ -67,71 +128,33 @@ def _worst(matches: tuple[JointMatch, ...]) -> JointMatch:
     return max(matches, key=badness)
 
 
-def _times(step: float) -> str:
-    factor = max(step, 1.0 / step)
-    return f"{factor:.1f}" if factor < 10 else f"{factor:.0f}"
-
-
-def _match_why(worst: JointMatch, leader: Leader, units: Units) -> str:
-    place = "the line" if worst.joint == 0 else f"joint {worst.joint}"
-    below = leader.pieces[worst.joint]
-    to = units.diameter(below.upper_diameter_m).text
-    since = "the line's tip"
-    if worst.joint:
-        since = units.diameter(leader.pieces[worst.joint - 1].lower_diameter_m).text
-    step = f"from {since} to {to}"
-    times = _times(worst.bend_step)
-    if worst.flag == "hinge":
-        return f"At {place}, {step}, it gets {times} times softer: the loop folds there."
-    if worst.flag == "soft":
-        return f"Softest step at {place}, {step}: {times} times softer, near a hinge."
-    if worst.flag == "reversal":
-        return f"At {place}, {step}, a thicker piece follows a thinner one."
-    if worst.flag == "kick":
-        return f"At {place}, {step}, it gets {times} times stiffer: it kicks."
-    if worst.flag == "firm":
-        return f"At {place}, {step}, the butt is {times} times as stiff: near a kick."
-    if worst.flag == "flat spot":
-        return f"Two joints around {place} have no step between them: you could save a knot."
-    if worst.flag == "trace":
-        return "The bite piece is thick or stiff because of teeth, so its step isn't judged."
-    if worst.flag == "parted":
-        return f"At {place} a ring or swivel joins the two sizes, so the step isn't judged."
-    if worst.flag == "led":
-        return "Flies or weight lead the part below, so its steps aren't judged."
-    softness = "softer" if worst.bend_step < 1 else "stiffer"
-    return f"The greatest step, at {place}, {step}, turns {times} times {softness}: no joint folds."
-
-
-def match_score(matches: tuple[JointMatch, ...], leader: Leader, units: Units) -> Score:
+def match_score(matches: tuple[JointMatch, ...], leader: Leader) -> Score:
     """The worst joint, by kind and then by size; a mono rig's line joint does not count."""
     school = built_by(leader)
+    fly_leads = school is not None and not school.line_leads
     judged = matches
-    note = ""
-    if school is not None and not school.line_leads:
+    if fly_leads:
         judged = matches[1:] or (replace(matches[0], flag="led"),)
-        note = " The fly leads here, so the joint to the line isn't judged."
     worst = _worst(judged)
-    deviation = joint_deviation(worst)
-    status: Status = "right"
-    if worst.flag == "hinge":
-        status, deviation = "too little", min(deviation, -1.05)
-    elif worst.flag in ("kick", "reversal"):
-        status, deviation = "too much", max(deviation, 1.05)
-    elif worst.flag == "flat spot":
-        status, deviation = "too much", 1.05
+    reason, deviation = _REASONS[worst.flag], joint_deviation(worst)
+    if reason.status == "too little":
+        deviation = min(deviation, -1.05)
+    elif reason is MatchReason.FLAT_SPOT:
+        deviation = 1.05
+    elif reason.status == "too much":
+        deviation = max(deviation, 1.05)
     else:
         deviation = max(-0.95, min(0.95, deviation))
-    return Score(
-        key="match",
-        title="Match",
-        question="Does the loop run on, or fold at a joint?",
-        status=status,
-        marginal=worst.flag in ("soft", "firm"),
-        position=position_in_band(deviation),
-        figure=_FLAG_FIGURE[worst.flag],
-        why=_match_why(worst, leader, units) + note,
+    finding = MatchFinding(
+        reason=reason,
+        joint=worst.joint,
+        bend_step=worst.bend_step,
+        above_m=leader.pieces[worst.joint - 1].lower_diameter_m if worst.joint else None,
+        below_m=leader.pieces[worst.joint].upper_diameter_m,
+        fly_leads=fly_leads,
     )
+    marginal = reason in (MatchReason.SOFT, MatchReason.FIRM)
+    return Score("match", finding, position_in_band(deviation), marginal)
 
 
 def hold_score(
@@ -139,78 +162,58 @@ def hold_score(
     need: Need,
     leader: Leader,
     situation: Situation,
-    units: Units,
     own: tuple[PulledKnot, ...] = (),
 ) -> Score:
     """The 5 % low breaking load over what the fish and the strike may ask."""
-    fish = situation.quarry.fish
+    fish, broken = situation.quarry.fish, hold.break_element
     ratio = hold.low_n / need.most_n
     edge = (ENOUGH * PLENTY) ** 0.5
     deviation = log(ratio / edge) / log(PLENTY / edge)
-    chance = hold.chance_of(hold.break_element.what, hold.break_element.index)
-    asked = "a strike" if need.strike_n >= need.pull_n else "the fish"
-    why = (
-        f"Breaks first {place_of_break(hold.break_element, leader)} ({chance:.0%}): you lose "
-        f"{what_is_lost(hold.break_element, leader, units)}. "
-        f"Here {asked} may ask {units.load(need.most_n).text}."
-    )
-    broken = hold.break_element
-    if broken.what == "joint":
-        said = pulls_of(leader.joints[broken.index], leader, own)
-        why += f" Its knot strength is{said.removeprefix(',')}." if said else ""
-    status: Status = "right"
+    reason = HoldReason.HOLDS
     if ratio < ENOUGH:
-        status = "too little"
+        reason = HoldReason.BREAKS
     elif ratio > PLENTY:
-        status = "too much"
-        why += " Finer tippet would still hold."
-    guarded = leader.pieces[-1].role == "bite" or leader.pieces[-1].strand.substance.family == (
-        "wire"
-    )
+        reason = HoldReason.STOUTER_THAN_NEEDED
+    last = leader.pieces[-1]
+    guarded = last.role == "bite" or last.strand.substance.family == "wire"
     if fish.bites_through and not guarded:
-        status, deviation = "too little", min(deviation, -1.4)
-        why = (
-            f"A {fish.title} cuts plain tippet: end the leader in wire or a heavy bite piece. {why}"
-        )
-    return Score(
-        key="hold",
-        title="Hold",
-        question="Does it hold this fish in this water?",
-        status=status,
-        marginal=status == "right" and ratio < 1.3,
-        position=position_in_band(deviation),
-        figure=f"breaks at {units.load(hold.mean_n).text}",
-        why=why,
+        reason, deviation = HoldReason.CUT_BY_TEETH, min(deviation, -1.4)
+    finding = HoldFinding(
+        reason=reason,
+        broken=break_of(broken, leader),
+        chance=hold.chance_of(broken.what, broken.index),
+        mean_n=hold.mean_n,
+        need_n=need.most_n,
+        by_strike=need.strike_n >= need.pull_n,
+        tests=pull_tests(leader.joints[broken.index], leader, own) if broken.what == "joint" else 0,
+        fish=fish.title,
+        stout=ratio > PLENTY,
     )
+    marginal = reason is HoldReason.HOLDS and ratio < 1.3
+    return Score("hold", finding, position_in_band(deviation), marginal)
 
 
-def length_score(leader: Leader, situation: Situation, units: Units) -> Score:
+def length_score(leader: Leader, situation: Situation) -> Score:
     """The whole length against what the school ties for this water and line."""
     school = built_by(leader)
     span = school.span(situation) if school else span_by_water(situation)
-    whose = school.title if school else "This water and line"
     length_m = leader.length_m
-    if length_m < span.usual_m:
-        deviation = (length_m - span.usual_m) / (span.usual_m - span.low_m)
-    else:
-        deviation = (length_m - span.usual_m) / (span.high_m - span.usual_m)
-    status: Status = "right"
-    slack_m = 0.02
-    if length_m < span.low_m - slack_m:
-        status = "too little"
-    elif length_m > span.high_m + slack_m:
-        status = "too much"
-    low, high = units.length(span.low_m).text, units.length(span.high_m).text
-    return Score(
-        key="length",
-        title="Length",
-        question="Is it a usual length here?",
-        status=status,
-        marginal=False,
-        position=position_in_band(deviation),
-        figure=units.length(length_m).text,
-        why=f"{whose}: {low} to {high} here, usually {units.length(span.usual_m).text}.",
+    edge_m = span.low_m if length_m < span.usual_m else span.high_m
+    deviation = (length_m - span.usual_m) / abs(edge_m - span.usual_m)
+    reason = LengthReason.USUAL
+    if length_m < span.low_m - ROUNDED_M:
+        reason = LengthReason.SHORT
+    elif length_m > span.high_m + ROUNDED_M:
+        reason = LengthReason.LONG
+    finding = LengthFinding(
+        reason=reason,
+        length_m=length_m,
+        low_m=span.low_m,
+        usual_m=span.usual_m,
+        high_m=span.high_m,
+        school=school.title if school else None,
     )
+    return Score("length", finding, position_in_band(deviation))
 
 
 @dataclass(frozen=True, slots=True)
@@ -233,12 +236,12 @@ def assessment_inputs(design: Design, own: tuple[PulledKnot, ...] = ()) -> Asses
 
 
 def verdict_of(
-    design: Design, inputs: AssessmentInputs, units: Units, own: tuple[PulledKnot, ...] = ()
+    design: Design, inputs: AssessmentInputs, own: tuple[PulledKnot, ...] = ()
 ) -> tuple[Score, ...]:
-    """Match, hold and length: the measures that need neither a cast nor water."""
+    """Match, hold and length."""
     leader, situation = design.leader, design.situation
     return (
-        match_score(inputs.matches, leader, units),
-        hold_score(inputs.hold, inputs.need, leader, situation, units, own),
-        length_score(leader, situation, units),
+        match_score(inputs.matches, leader),
+        hold_score(inputs.hold, inputs.need, leader, situation, own),
+        length_score(leader, situation),
     )

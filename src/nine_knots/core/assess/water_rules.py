@@ -1,72 +1,63 @@
 """The rules that the angler wrote down for a water, checked against the rig.
 
-They are the angler's notes: the local authority has the say, and every line says so.
+They are the angler's notes: the local authority has the say.
 """
 
+from collections.abc import Iterator
+from dataclasses import dataclass
 from itertools import pairwise
+from typing import Literal
 
-from nine_knots.core.base.prose import join_words
-from nine_knots.core.base.score import Fact
-from nine_knots.core.base.units import Units
+from nine_knots.core.base.score import Status
 from nine_knots.core.domain.design import Design
 
-TIED_BY_RULE = ("Flies", "Wire", "Flies apart")
+Rule = Literal["flies", "barbless", "lead", "wire", "flies apart"]
+TIED_BY_RULE: tuple[Rule, ...] = ("flies", "wire", "flies apart")
 """Rules kept by how a leader is tied; a barb is pinched, and a shot changed, at the water."""
-ASK = "From your own notes, and rules change: ask the local authority."
 
 
-def rule_facts(design: Design, units: Units) -> tuple[Fact, ...]:
-    """One line for each rule that the angler entered; nothing where none was."""
+@dataclass(frozen=True, slots=True)
+class RuleCheck:
+    """A rule beside what is on the rig: how many (flies, lead shots) or how far apart in metres it
+    is, what is allowed or asked at least, and the flies that still have a barb."""
+
+    rule: Rule
+    status: Status
+    found: float = 0.0
+    asked: float = 0.0
+    flies: tuple[str, ...] = ()
+
+
+def rule_checks(design: Design) -> Iterator[RuleCheck]:
+    """One check for each rule that the angler entered."""
     rules, leader = design.situation.water.rules, design.leader
     flies = [fly for _, fly in leader.flies_above] + [design.situation.fly]
-    found = []
     if rules.most_flies is not None:
-        count = len(flies)
-        few = count <= rules.most_flies
-        said = f"{count} on the rig, {rules.most_flies} allowed."
-        found.append(Fact("Flies", said, "right" if few else "too much"))
+        few = len(flies) <= rules.most_flies
+        yield RuleCheck("flies", "right" if few else "too much", len(flies), rules.most_flies)
     if rules.barbless:
-        barbed = [fly.title for fly in flies if not fly.barbless]
-        said = (
-            "All are marked barbless." if not barbed else f"Pinch the barb of {join_words(barbed)}."
-        )
-        found.append(Fact("Barbless", said, "too much" if barbed else "right"))
+        barbed = tuple(fly.title for fly in flies if not fly.barbless)
+        yield RuleCheck("barbless", "too much" if barbed else "right", flies=barbed)
     if rules.lead_banned:
-        lead = [
-            attachment
+        lead = sum(
+            attachment.kind == "shot" and attachment.metal == "lead"
             for attachment in leader.attachments
-            if attachment.kind == "shot" and attachment.metal == "lead"
-        ]
-        said = "No lead on the line." if not lead else f"{len(lead)} lead shot: use tin instead."
-        found.append(Fact("Lead", said, "too much" if lead else "right"))
+        )
+        yield RuleCheck("lead", "too much" if lead else "right", lead)
     if rules.wire_required:
         wired = leader.pieces[-1].strand.substance.family == "wire"
-        said = "It ends in wire." if wired else "It ends in mono: add a wire piece."
-        found.append(Fact("Wire", said, "right" if wired else "too little"))
+        yield RuleCheck("wire", "right" if wired else "too little")
     if rules.least_apart_m is not None and len(flies) > 1:
         apart = _least_apart_m(design)
         far = apart >= rules.least_apart_m - 1e-6
-        said = (
-            f"The nearest two are {units.length(apart).text} apart, "
-            f"{units.length(rules.least_apart_m).text} required."
-        )
-        found.append(Fact("Flies apart", said, "right" if far else "too little"))
-    return (*found, Fact("Rules", ASK)) if found else ()
+        status: Status = "right" if far else "too little"
+        yield RuleCheck("flies apart", status, apart, rules.least_apart_m)
 
 
-def keeps_rules(design: Design, units: Units) -> bool:
+def keeps_rules(design: Design) -> bool:
     """Whether the leader, as it is tied, is allowed here."""
     return all(
-        fact.status == "right" for fact in rule_facts(design, units) if fact.title in TIED_BY_RULE
-    )
-
-
-def quick_fixes(design: Design, units: Units) -> tuple[str, ...]:
-    """What is mended in a moment, that the rules may be kept: a barb pinched, tin for lead."""
-    return tuple(
-        fact.text
-        for fact in rule_facts(design, units)
-        if fact.status != "right" and fact.title not in TIED_BY_RULE
+        check.status == "right" for check in rule_checks(design) if check.rule in TIED_BY_RULE
     )
 
 

@@ -8,8 +8,15 @@ from nine_knots.core.base.values import Frozen
 
 ROD_TIP_M = 2.4
 LOWER_LEG_M = 0.3
+SpeedWord = Literal["easy", "normal", "a fifth harder", "hard", "double haul"]
 # m/s of the upper leg [M]; a double haul gives a hard stroke about a third more [M]
-SPEEDS = {"easy": 11.0, "normal": 15.0, "a fifth harder": 18.0, "hard": 20.0, "double haul": 26.5}
+SPEEDS: dict[SpeedWord, float] = {
+    "easy": 11.0,
+    "normal": 15.0,
+    "a fifth harder": 18.0,
+    "hard": 20.0,
+    "double haul": 26.5,
+}
 SLOWEST_M_S, FASTEST_M_S = 3.0, 45.0
 # A stop and drop: the rod stops higher, and its tip goes down by three quarters of its height while
 # the leader unrolls [G]. In the model the high stop lays the slack; the drop alone adds none.

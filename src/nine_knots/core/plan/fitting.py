@@ -15,6 +15,7 @@ from nine_knots.core.casting.wind import Gust
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.leader import Leader
 from nine_knots.core.domain.situation import Situation
+from nine_knots.core.remedies.adjustment import Adjustment
 from nine_knots.core.remedies.at_the_water import first_remedy_at_the_water, other_throws
 from nine_knots.core.techniques import technique_of
 
@@ -28,14 +29,14 @@ class Fit:
     """A leader that serves a day, set as it is fished there.
 
     ``off`` is how far its measures are from the middle of their bands, its knots counted in;
-    ``words`` say what is set otherwise than as it was tied, or how it is thrown.
+    ``change`` is what is set otherwise than as it was tied, or how it is thrown.
     """
 
     design: Design
     stroke: Stroke
     measures: tuple[Score, ...]
     off: float
-    words: str
+    change: Adjustment | None = None
 
 
 @cached_result(KEPT)
@@ -48,16 +49,16 @@ def fit_of(
     """
     check_cancelled()
     design = Design(title=title, situation=day, leader=leader)
-    if not keeps_rules(design, angler.units):
+    if not keeps_rules(design):
         return None
     reader = Assessor(day, angler, gust)
     try:
         measures = _asked(reader.measures(leader, stroke))
         if _right(measures):
-            return Fit(design, stroke, measures, _off(measures, leader), "")
-        for words, changed, thrown, after in _changed(design, reader, stroke, measures):
+            return Fit(design, stroke, measures, _off(measures, leader))
+        for change, changed, thrown, after in _changed(design, reader, stroke, measures):
             if _right(after):
-                return Fit(changed, thrown, after, _off(after, leader) + A_CHANGE, words)
+                return Fit(changed, thrown, after, _off(after, leader) + A_CHANGE, change)
     except Refused:
         return None
     return None
@@ -65,16 +66,16 @@ def fit_of(
 
 def _changed(
     design: Design, reader: Assessor, stroke: Stroke, measures: tuple[Score, ...]
-) -> Iterator[tuple[str, Design, Stroke, tuple[Score, ...]]]:
+) -> Iterator[tuple[Adjustment, Design, Stroke, tuple[Score, ...]]]:
     wrong = tuple(score for score in measures if score.status != "right")
-    for words, thrown in other_throws(wrong, reader.day, stroke, reader.angler):
-        yield words, design, thrown, _asked(reader.measures(design.leader, thrown))
+    for change, thrown in other_throws(wrong, reader.day, stroke, reader.angler):
+        yield change, design, thrown, _asked(reader.measures(design.leader, thrown))
     by_slack = technique_of(design).by_slack
     if {other_score.key for other_score in wrong} <= {"depth", "drift"} and not by_slack:
         served = first_remedy_at_the_water(design, stroke, reader.angler, wrong[0])
         if served is not None:
-            words, changed = served
-            yield words, changed, stroke, _asked(reader.measures(changed.leader, stroke))
+            change, changed = served
+            yield change, changed, stroke, _asked(reader.measures(changed.leader, stroke))
 
 
 def _asked(measures: tuple[Score, ...]) -> tuple[Score, ...]:

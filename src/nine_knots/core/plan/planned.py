@@ -29,6 +29,7 @@ from nine_knots.core.plan.parts import part_names, setting_name
 from nine_knots.core.plan.set_cover import Cover, Option, least_cover
 from nine_knots.core.plan.sought import search_leaders
 from nine_knots.core.plan.stops import StopChoice, choices_of, stretch_of
+from nine_knots.core.propose.shortages import Wanted
 from nine_knots.core.schools import SCHOOLS, school_of
 from nine_knots.core.search.schools_today import SchoolToday, school_today
 
@@ -64,7 +65,7 @@ class LeaderOption:
     wish: Wish
     origin: Origin
     tied_id: str | None = None
-    buys: tuple[str, ...] = ()
+    buys: tuple[Wanted, ...] = ()
     lies: str = ""
 
 

@@ -2,7 +2,7 @@
 deeper or shallower, faster or slower than planned, in more wind, with the other flies."""
 
 from collections.abc import Iterator
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.assessor import Assessor
@@ -15,7 +15,7 @@ from nine_knots.core.casting.wind import Gust
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.plan import FlyFor
 from nine_knots.core.domain.situation import Wind
-from nine_knots.core.plan.by_hand import by_hand
+from nine_knots.core.remedies.adjustment import Adjustment
 from nine_knots.core.remedies.at_the_water import first_remedy_at_the_water
 from nine_knots.core.techniques import technique_of
 from nine_knots.core.water.question import USUAL_QUESTION
@@ -28,28 +28,36 @@ AS_PLANNED = 2  # of either row
 SHALLOWEST_M, DEEPEST_M, FASTEST_M_S = 0.1, 30.0, 4.0
 WINDS = 6  # steps in which the wind is raised
 WIND_STEP_M_S = 2.0
-MEND = "mend as it lands, or fish it in a slower lane"
 
 
 @dataclass(frozen=True, slots=True)
 class WhatIfRig:
-    """The rig in one water: depth in m, pace in m/s, how it fishes there, how that stands, and the
-    one thing to change (empty where it is right)."""
+    """The rig in one water: depth in m, pace in m/s, and how it fishes there, the first that is
+    wrong of it where anything is; None where a model refuses, which is then said in ``refused``.
+
+    ``change`` is the one thing to change on the rig, if that serves; a fly on top is mended for.
+    """
 
     depth_m: float
     pace_m_s: float
-    figure: str
-    status: Status
-    change: str
+    score: Score | None
+    change: Adjustment | None = None
+    refused: str = ""
+
+    @property
+    def status(self) -> Status:
+        """How it stands; what a model refuses counts as too much."""
+        return self.score.status if self.score is not None else "too much"
 
 
 @dataclass(frozen=True, slots=True)
-class OtherFly:
-    """Another fly that is packed, on the rig as it is: whether it serves, and else why not."""
+class PackedFlyTried:
+    """Another fly that is packed, on the rig as it is: what is most wrong then, if anything is, or
+    why a model refuses it."""
 
     title: str
-    serves: bool
-    words: str
+    wrong: Score | None = None
+    refused: str = ""
 
 
 class WhatIfQuestion:
@@ -86,7 +94,7 @@ class WhatIfQuestion:
                 return (step - 1) * WIND_STEP_M_S, False
         return WINDS * WIND_STEP_M_S, True
 
-    def other_flies(self, flies: tuple[FlyFor, ...]) -> Iterator[OtherFly]:
+    def other_flies(self, flies: tuple[FlyFor, ...]) -> Iterator[PackedFlyTried]:
         """The other flies of the plan that are meant for the same."""
         day = self.design.situation
         for fly_for in flies:
@@ -97,10 +105,10 @@ class WhatIfQuestion:
             try:
                 wrong = _worst(reader.measures(self.design.leader, self.stroke))
             except Refused as refused:
-                yield OtherFly(fly_for.fly.title, False, f"{refused.what} {refused.hint}".strip())
+                words = f"{refused.what} {refused.hint}".strip()
+                yield PackedFlyTried(fly_for.fly.title, refused=words)
                 continue
-            words = f"{wrong.title}: {wrong.figure}." if wrong else ""
-            yield OtherFly(fly_for.fly.title, wrong is None, words)
+            yield PackedFlyTried(fly_for.fly.title, wrong)
 
     def _opens(self, wind: Wind) -> bool:
         day = self.design.situation.model_copy(update={"wind": wind})
@@ -121,28 +129,17 @@ class WhatIfQuestion:
         )
         technique = technique_of(moved)
         try:
-            measures = tuple(technique.measures(moved, self._ask, self.angler.units))
+            measures = tuple(technique.measures(moved, self._ask))
         except CannotCompute as refused:
-            return WhatIfRig(depth_m, pace_m_s, "–", "too much", refused.hint or refused.what)
+            return WhatIfRig(depth_m, pace_m_s, None, refused=refused.hint or refused.what)
         wrong = next((score for score in measures if score.status != "right"), None)
-        shown = measures[-1] if technique.by_slack else measures[0]
-        found = WhatIfRig(depth_m, pace_m_s, shown.figure, "right", "")
         if wrong is None:
-            return found
-        change = self._change(moved, wrong, technique.by_slack)
-        return replace(found, figure=wrong.figure, status=wrong.status, change=change)
-
-    def _change(self, moved: Design, wrong: Score, by_slack: bool) -> str:
-        if by_slack:
-            return MEND if self.stroke.drop else f"throw it with a stop and drop; {MEND}"
-        served = first_remedy_at_the_water(moved, self.stroke, self.angler, wrong)
-        if served is not None:
-            return served[0]
-        if wrong.key == "depth":
-            fly = "heavier" if wrong.status == "too little" else "lighter"
-            hands = by_hand(moved.situation, wrong.status == "too little")
-            return f"{hands}; else a {fly} fly. {wrong.why}"
-        return f"no setting here fixes it. {wrong.why}"
+            shown = measures[-1] if technique.by_slack else measures[0]
+            return WhatIfRig(depth_m, pace_m_s, shown)
+        served = None
+        if not technique.by_slack:
+            served = first_remedy_at_the_water(moved, self.stroke, self.angler, wrong)
+        return WhatIfRig(depth_m, pace_m_s, wrong, served[0] if served else None)
 
 
 def _worst(measures: tuple[Score, ...]) -> Score | None:

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from itertools import pairwise
 from math import inf
+from typing import Literal
 
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.values import Frozen
@@ -22,27 +23,74 @@ from nine_knots.core.propose.merge_same_spool import merge_same_spool
 from nine_knots.core.propose.rigged import rigged
 from nine_knots.core.propose.shortages import (
     Shortage,
+    Wanted,
     packet_shortages,
     shortages_of,
     tip_shortages,
 )
 from nine_knots.core.propose.spool_index import IndexedSpool, spool_index_of
 from nine_knots.core.propose.spools import Spools, choose_for_less
-from nine_knots.core.schools.school import Plan, School, SchoolBrief
+from nine_knots.core.schools.school import Plan, School, SchoolBrief, SchoolNote
 
 MISS_COST = 4.0  # of a thing that the shelf lacks, against what is a little off
 
 
+TippetBy = Literal["asked", "labels", "school", "advice"]
+
+
+class TippetReason(Frozen):
+    """What called for a tippet: what was asked; the labels usual here, ``low_n`` to ``high_n`` in
+    N; the school's own rule; or ``advice``. ``nearest_to_m`` is the diameter in m that an owned
+    tippet came nearest to."""
+
+    by: TippetBy
+    advice: str = ""
+    low_n: float = 0.0
+    high_n: float = 0.0
+    nearest_to_m: float | None = None
+
+
+class TippetUse(Frozen):
+    """The tippet of a leader and what called for it: its diameter in m and, where the school goes
+    by labels, its strength in N; what was wanted, where that is another."""
+
+    reason: TippetReason
+    across_m: float
+    strength_n: float | None = None
+    wanted_m: float | None = None
+    wanted_n: float | None = None
+
+
+class TaperUse(Frozen):
+    """The bought taper of a leader, and what is cut off its ends, in m."""
+
+    title: str
+    cuts: tuple[tuple[str, float], ...] = ()
+
+
+class ButtUse(Frozen):
+    """A butt: its material, its diameter in m, how many times as stiff as the line's tip it is."""
+
+    material: str
+    across_m: float
+    times: float
+
+
 class Proposal(Frozen):
-    """A leader built by a school from the shelf, with reasons and what the shelf lacks; ``cut``
-    says what of a bought taper is cut off, if the angler will have it so, ``buys`` what is not
-    owned of a leader that the shelf alone does not make."""
+    """A leader built by a school from the shelf: why it is tied so, and what the shelf lacks.
+
+    ``butt`` where the line leads, ``estimated`` where a diameter is known only from a label;
+    ``buys`` is what is not owned of a leader that the shelf alone does not make.
+    """
 
     leader: Leader
-    reasons: tuple[str, ...]
+    tippet: TippetUse
+    notes: tuple[SchoolNote, ...]
+    taper: TaperUse | None
+    butt: ButtUse | None
+    estimated: bool
     shortfalls: tuple[Shortage, ...]
-    cut: str = ""
-    buys: tuple[str, ...] = ()
+    buys: tuple[Wanted, ...] = ()
 
     @property
     def lacking(self) -> tuple[Shortage, ...]:
@@ -91,24 +139,24 @@ class FittedPlan:
         joints = usual_joints(pieces, self.brief.situation)
         return rigged(Leader(pieces=tuple(pieces), joints=joints, school=self.school.key), plan)
 
-    def reasons(self, leader: Leader) -> tuple[str, ...]:
-        """Words on the leader tied of it."""
-        said = []
-        if self.bought is not None and not self.bought.cuts:
-            said.append(f"The whole {self.bought.packet.title}, as it is sold.")
-        if self.school.line_leads:
-            said.append(_butt_reason(leader.pieces[0], self.brief, self.units))
-        return tuple(said)
-
     @property
-    def cut(self) -> str:
-        """``Of the taper, 3 ft off its butt``; nothing where it is used whole."""
-        if self.bought is None or not self.bought.cuts:
-            return ""
-        cuts = " and ".join(
-            f"{self.units.length(cut_m).text} off its {end}" for end, cut_m in self.bought.cuts
+    def taper(self) -> TaperUse | None:
+        """How its bought taper is used, if it has one."""
+        if self.bought is None:
+            return None
+        return TaperUse(title=self.bought.packet.title, cuts=self.bought.cuts)
+
+    def butt(self, leader: Leader) -> ButtUse | None:
+        """The butt of the leader tied of it, beside the line's tip; None where the fly leads."""
+        if not self.school.line_leads:
+            return None
+        piece = leader.pieces[0]
+        bend = piece.strand.bend_nm2(piece.upper_diameter_m)
+        return ButtUse(
+            material=piece.strand.substance.title,
+            across_m=piece.upper_diameter_m,
+            times=bend / self.brief.line.match_bend_nm2,
         )
-        return f"Of the {self.bought.packet.title}, {cuts}"
 
 
 def usual_joints(
@@ -134,8 +182,8 @@ def fit_to_shelf(
         bought = choose_packet(plan.taper, following, shelf.packets, units)
         taper = plan.taper
         found = (
-            packet_shortages(bought.packet, taper.length_m, bought.taper.length_m, units),
-            tip_shortages(bought.packet, taper.tip_m, bought.taper.lower_diameter_m, units),
+            packet_shortages(bought.packet, taper.length_m, bought.taper.length_m),
+            tip_shortages(bought.packet, taper.tip_m, bought.taper.lower_diameter_m),
         )
         shortfalls += [shortage for shortage in found if shortage is not None]
     so_far = (bought.cost if bought else 0.0) + MISS_COST * len(shortfalls)
@@ -144,10 +192,10 @@ def fit_to_shelf(
     chosen = choose_for_less(plan, shelf.spools, most - so_far)
     if chosen is None:
         return None
-    plan, spools, merged = merge_same_spool(plan, chosen.spools, units)
+    plan, spools, merged = merge_same_spool(plan, chosen.spools)
     shortfalls += merged
     for number, (planned, taken) in enumerate(zip(plan.pieces, spools, strict=True)):
-        shortfalls += shortages_of(number + plan.above, planned, taken, shelf.spools.held, units)
+        shortfalls += shortages_of(number + plan.above, planned, taken, shelf.spools.held)
     return FittedPlan(
         school=school,
         plan=plan,
@@ -157,13 +205,4 @@ def fit_to_shelf(
         spools=spools,
         shortfalls=tuple(shortfalls),
         cost=chosen.cost + (bought.cost if bought else 0.0) + MISS_COST * len(shortfalls),
-    )
-
-
-def _butt_reason(piece: LevelSection | TaperedSection, brief: SchoolBrief, units: Units) -> str:
-    bend = piece.strand.bend_nm2(piece.upper_diameter_m) / brief.line.match_bend_nm2
-    title = piece.strand.substance.title
-    return (
-        f"Butt of {title}, {units.diameter(piece.upper_diameter_m).text}: "
-        f"{bend:.1f} times as stiff as the line's tip."
     )

@@ -1,13 +1,19 @@
 """One spool is never knotted to itself: two planned pieces of it become one."""
 
-from nine_knots.core.base.units import Units
-from nine_knots.core.propose.shortages import Shortage
+from nine_knots.core.domain.materials import MATERIALS
+from nine_knots.core.propose.shortages import (
+    Nearest,
+    Shortage,
+    WantedSighter,
+    WantedStrand,
+    WantedTwo,
+)
 from nine_knots.core.propose.spool_index import IndexedSpool
 from nine_knots.core.schools.school import Plan, PlannedSection
 
 
 def merge_same_spool(
-    plan: Plan, spools: tuple[IndexedSpool, ...], units: Units
+    plan: Plan, spools: tuple[IndexedSpool, ...]
 ) -> tuple[Plan, tuple[IndexedSpool, ...], list[Shortage]]:
     """The plan and its spools with neighbours of one spool made one piece, and what lacks for it.
 
@@ -28,8 +34,8 @@ def merge_same_spool(
             merged.append(
                 Shortage(
                     piece=len(pieces) - 1 + plan.above,
-                    wanted=f"{_size(before, units)} and {_size(planned, units)} apart",
-                    nearest=f"{taken.spool.title}, for both in one piece",
+                    wanted=WantedTwo(first=_size(before), second=_size(planned)),
+                    nearest=Nearest(title=taken.spool.title),
                     merged=True,
                 )
             )
@@ -57,9 +63,10 @@ def _of_both(before: PlannedSection, planned: PlannedSection, length_m: float) -
     )
 
 
-def _size(planned: PlannedSection, units: Units) -> str:
+def _size(planned: PlannedSection) -> WantedStrand | WantedSighter:
     if planned.role == "sighter":
-        return f"a two-colour sighter of about {units.diameter(planned.diameter_m).text}"
+        return WantedSighter(across_m=planned.diameter_m)
+    material = MATERIALS[planned.prefer[0]].title
     if planned.strength_n is not None:
-        return units.label(planned.strength_n).text
-    return units.diameter(planned.diameter_m).text
+        return WantedStrand(material=material, strength_n=planned.strength_n)
+    return WantedStrand(material=material, across_m=planned.diameter_m)

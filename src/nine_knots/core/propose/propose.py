@@ -16,7 +16,15 @@ from nine_knots.core.domain.situation import Situation
 from nine_knots.core.domain.strand import Packet, Stock, spools_of
 from nine_knots.core.domain.tackle import Fly, LineProfile, line_profile
 from nine_knots.core.domain.tippet import advise_tippet, diameter_for_strength_m
-from nine_knots.core.propose.fit_to_shelf import FittedPlan, Proposal, Shelf, fit_to_shelf, shelf_of
+from nine_knots.core.propose.fit_to_shelf import (
+    FittedPlan,
+    Proposal,
+    Shelf,
+    TippetReason,
+    TippetUse,
+    fit_to_shelf,
+    shelf_of,
+)
 from nine_knots.core.schools import school_of
 from nine_knots.core.schools.school import Plan, School, SchoolBrief, SchoolParameters
 
@@ -46,7 +54,7 @@ class _Tippet:
 
     across_m: float
     label_n: float
-    by: str
+    reason: TippetReason
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -76,7 +84,7 @@ def propose(
     school, shelf = school_of(key), shelf_of(stock)
     ways: list[_Way] = []
     refused: CannotCompute | None = None
-    for tippet in _tippets(school, situation, parameters, stock, units):
+    for tippet in _tippets(school, situation, parameters, stock):
         brief = _brief(school, situation, parameters, tippet, flies)
         try:
             plans = _plans(school, brief, shelf, parameters.whole)
@@ -128,15 +136,15 @@ def _brief(
 
 def _proposal(best: FittedPlan, tippet: _Tippet) -> Proposal:
     """ValidationError where it cannot be tied so short."""
-    school, brief, units = best.school, best.brief, best.units
-    leader = best.leader()
-    said = school.says(brief, units) if school.says is not None else []
-    first = _tippet_words(leader, tippet, school, units)
+    school, leader = best.school, best.leader()
     return Proposal(
         leader=leader,
-        reasons=(first, *said, *best.reasons(leader), *_estimated_words(leader)),
+        tippet=_tippet_use(leader, tippet, school),
+        notes=school.notes(best.brief) if school.notes is not None else (),
+        taper=best.taper,
+        butt=best.butt(leader),
+        estimated=any(piece.strand.estimated for piece in leader.pieces),
         shortfalls=best.shortfalls,
-        cut=best.cut,
     )
 
 
@@ -147,12 +155,6 @@ def propose_to(
     made = propose(key, situation, parameters, angler.stock, angler.units, angler.flies)
     leader = with_own_knots(made.leader, angler.ties, situation.line, situation.fly)
     return made.model_copy(update={"leader": leader})
-
-
-def _estimated_words(leader: Leader) -> list[str]:
-    if not any(piece.strand.estimated for piece in leader.pieces):
-        return []
-    return ["Diameters known only from labels are marked ≈. Measure them and type them in."]
 
 
 def _plans(school: School, brief: SchoolBrief, shelf: Shelf, whole: bool) -> list[Plan]:
@@ -184,15 +186,15 @@ def _tippets(
     situation: Situation,
     parameters: SchoolParameters,
     stock: tuple[Stock, ...],
-    units: Units,
 ) -> list[_Tippet]:
     """The tippet asked for; or those owned that the school could use; or what it would want."""
+    asked = TippetReason(by="asked")
     if parameters.tippet_n is not None:
         across_m = diameter_for_strength_m(parameters.tippet_n, "nylon-medium")
-        return [_Tippet(across_m, parameters.tippet_n, "as you asked")]
+        return [_Tippet(across_m, parameters.tippet_n, asked)]
     if parameters.tippet_m is not None:
         asked_m = parameters.tippet_m
-        return [_Tippet(asked_m, LABELS.breaking_n(asked_m), "as you asked")]
+        return [_Tippet(asked_m, LABELS.breaking_n(asked_m), asked)]
     spools = [
         spool.strand
         for spool in spools_of(stock)
@@ -200,15 +202,15 @@ def _tippets(
     ]
     if school.labels is not None:
         low, high = school.labels(situation)
-        by = f"of the {units.label(low).text} to {units.label(high).text} usual here"
+        reason = TippetReason(by="labels", low_n=low, high_n=high)
         labels = sorted({s.breaking_n for s in spools if 0.97 * low <= s.breaking_n <= 1.03 * high})
         usual = labels or [0.5 * (low + high)]
-        return [_Tippet(diameter_for_strength_m(n, "nylon-medium"), n, by) for n in usual]
+        return [_Tippet(diameter_for_strength_m(n, "nylon-medium"), n, reason) for n in usual]
     if school.tippet_m is not None:
-        across_m, by = school.tippet_m(situation), "by the school's own rule"
+        across_m, reason = school.tippet_m(situation), TippetReason(by="school")
     else:
         advice = advise_tippet(situation)
-        across_m, by = advice.diameter_m, f"set by {advice.by}"
+        across_m, reason = advice.diameter_m, TippetReason(by="advice", advice=advice.by)
     tips = [
         packet.strand.profile.tip_diameter_m
         for packet in stock
@@ -221,23 +223,21 @@ def _tippets(
     if abs(nearest - across_m) > NEAR_ENOUGH_M:
         nearest = across_m
     if abs(nearest - across_m) > SAID_OFF_M:
-        by = f"the nearest owned to {units.tippet(across_m).text}, {by}"
-    return [_Tippet(nearest, LABELS.breaking_n(nearest), by)]
+        reason = reason.evolve(nearest_to_m=across_m)
+    return [_Tippet(nearest, LABELS.breaking_n(nearest), reason)]
 
 
-def _tippet_words(leader: Leader, tippet: _Tippet, school: School, units: Units) -> str:
+def _tippet_use(leader: Leader, tippet: _Tippet, school: School) -> TippetUse:
     """Which tippet the leader has and why, true of the leader that is shown."""
     level = [piece for piece in leader.pieces if piece.role == "tippet"]
     last = level[-1] if level else leader.pieces[-1]
     if not level and (last.role == "bite" or last.form == "level"):
         last = leader.pieces[-2] if len(leader.pieces) > 1 else last
     first = min(level or [last], key=lambda piece: abs(piece.lower_diameter_m - tippet.across_m))
+    use = TippetUse(reason=tippet.reason, across_m=first.lower_diameter_m)
     if school.labels is not None:
         has_n = first.breaking_at_n(first.length_m)
-        if abs(has_n / tippet.label_n - 1.0) > SAID_OFF:
-            return f"Tippet {units.label(has_n).text}, for {units.label(tippet.label_n).text}."
-        return f"Tippet {units.label(has_n).text}, {tippet.by}."
-    has = units.tippet(first.lower_diameter_m).text
-    if abs(first.lower_diameter_m - tippet.across_m) > SAID_OFF_M:
-        return f"Tippet {has}, for {units.tippet(tippet.across_m).text}, {tippet.by}."
-    return f"Tippet {has}, {tippet.by}."
+        differs = abs(has_n / tippet.label_n - 1.0) > SAID_OFF
+        return use.evolve(strength_n=has_n, wanted_n=tippet.label_n if differs else None)
+    differs = abs(use.across_m - tippet.across_m) > SAID_OFF_M
+    return use.evolve(wanted_m=tippet.across_m if differs else None)

@@ -1,12 +1,12 @@
 """What a shop has beside the shelf: spools and tapers of usual sizes, from which a school builds
 where the shelf alone has nothing for it."""
 
+from collections.abc import Iterator
 from typing import TypeVar, cast
 
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.identity_cache import cached_by_identity
-from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import FOOT_M, THOU_M
 from nine_knots.core.base.units.x_scale import x_of_diameter
 from nine_knots.core.domain.as_sold import bought_profile
@@ -17,6 +17,7 @@ from nine_knots.core.domain.situation import Situation
 from nine_knots.core.domain.strand import Packet, Spool, Stock, Strand, TaperedStrand, spools_of
 from nine_knots.core.propose.fit_to_shelf import Proposal
 from nine_knots.core.propose.propose import propose_to
+from nine_knots.core.propose.shortages import Wanted, WantedStrand, WantedTaper
 from nine_knots.core.propose.spool_index import MANY
 from nine_knots.core.schools.school import SchoolParameters
 
@@ -80,7 +81,7 @@ def propose_to_buy(
     return made.model_copy(
         update={
             "leader": _not_yet_owned(made.leader),
-            "buys": tuple(dict.fromkeys(_bought(made.leader, angler.units))),
+            "buys": tuple(dict.fromkeys(_bought(made.leader))),
             # of what is to be bought the very size is to be had
             "shortfalls": tuple(
                 miss for miss in made.shortfalls if not _is_new(pieces[miss.piece].strand)
@@ -111,20 +112,18 @@ def _taper(feet: float, thou: float) -> Packet:
     return Packet(spool_id=spool_id, title=title, strand=strand, count=1)
 
 
-def _bought(leader: Leader, units: Units) -> list[str]:
-    """What of a leader is not owned, from the line down: ``stiff nylon .021 in``."""
-    said = []
+def _bought(leader: Leader) -> Iterator[Wanted]:
+    """What of a leader is not owned, from the line down."""
     for piece in leader.pieces:
         strand = piece.strand
         if not _is_new(strand):
             continue
         if isinstance(strand, TaperedStrand):
-            whole = units.length(strand.profile.length_m).text
-            tip = units.tippet(strand.profile.tip_diameter_m).text
-            said.append(f"a knotless taper of {whole} to {tip}")
+            whole_m, tip_m = strand.profile.length_m, strand.profile.tip_diameter_m
+            yield WantedTaper(length_m=whole_m, tip_m=tip_m)
         else:
-            said.append(f"{strand.substance.title} {units.tippet(strand.diameter_m).text}")
-    return said
+            title = strand.substance.title
+            yield WantedStrand(material=title, across_m=strand.diameter_m, sold=True)
 
 
 def _is_new(strand: Strand | TaperedStrand) -> bool:

@@ -2,7 +2,6 @@
 
 from math import log
 
-from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.base.values import Frozen
 from nine_knots.core.domain.materials import MATERIALS, Material
@@ -18,39 +17,91 @@ WEAKER_BY = 0.13  # of the logarithm of a label, from which a weaker one is name
 SHORTER = 2.0  # what is left is named where the spool passed over costs so much less
 
 
+class WantedStrand(Frozen):
+    """Stuff of a thickness in m, or of a strength in N where it goes by its label (so much ``or
+    more``); a tippet's thickness has an X. ``sold`` where it is a size that shops have."""
+
+    material: str
+    across_m: float | None = None
+    strength_n: float | None = None
+    or_more: bool = False
+    tippet: bool = False
+    sold: bool = False
+
+
+class WantedSighter(Frozen):
+    """Two-colour sighter of about a thickness, in m."""
+
+    across_m: float
+
+
+class WantedMore(Frozen):
+    """So much of a spool, in m, that has less left."""
+
+    title: str
+    length_m: float
+    left_m: float
+
+
+class WantedTaper(Frozen):
+    """A knotless taper of a length or to a tip, in m, as far as each matters."""
+
+    length_m: float | None = None
+    tip_m: float | None = None
+
+
+class WantedTwo(Frozen):
+    """Two pieces that were to differ, each by its label in N or its thickness in m."""
+
+    first: WantedStrand | WantedSighter
+    second: WantedStrand | WantedSighter
+
+
+Wanted = WantedStrand | WantedSighter | WantedMore | WantedTaper | WantedTwo
+
+
+class Nearest(Frozen):
+    """What is taken for it, and the figure in which it differs: thickness, strength (and by how
+    much it is weaker, in N), the length of a taper that is left, or its tip."""
+
+    title: str
+    across_m: float | None = None
+    strength_n: float | None = None
+    weaker_n: float = 0.0
+    length_m: float | None = None
+    tip_m: float | None = None
+
+
 class Shortage(Frozen):
-    """A spool that the shelf lacks, and what was taken for it; ``merged`` where one serves for
-    two pieces that were to differ, ``far`` where it is no stand-in but another leader."""
+    """A spool that the shelf lacks for a piece, and what was taken for it; ``merged`` where one
+    serves for two pieces that were to differ, ``far`` where it is no stand-in but another leader.
+    """
 
     piece: int
-    wanted: str
-    nearest: str
+    wanted: Wanted
+    nearest: Nearest
     merged: bool = False
     far: bool = False
 
 
 def shortages_of(
-    index: int,
-    planned: PlannedSection,
-    taken: IndexedSpool,
-    shelf: tuple[IndexedSpool, ...],
-    units: Units,
+    index: int, planned: PlannedSection, taken: IndexedSpool, shelf: tuple[IndexedSpool, ...]
 ) -> tuple[Shortage, ...]:
     """What is amiss with the spool taken for a piece: nothing, or the gravest."""
-    title, wanted = taken.spool.title, WantedSection(planned)
-    emptier = _emptier(wanted, taken, shelf, units)
+    wanted = WantedSection(planned)
+    emptier = _emptier(wanted, taken, shelf)
     if emptier is not None:
-        return (Shortage(piece=index, wanted=emptier, nearest=title),)
+        return (Shortage(piece=index, wanted=emptier, nearest=Nearest(title=taken.spool.title)),)
     right_kind = taken.material in planned.prefer
     material = MATERIALS[taken.material if right_kind else planned.prefer[0]]
     colour = planned.role == "sighter" and not taken.sighter
     if right_kind and not colour and not _misses(wanted, taken):
         return ()
-    lacks = _words_on(planned, taken, material, units)
+    lacks: Wanted = _lacks(planned, taken, material)
     if colour:
-        lacks = f"two-colour sighter of about {units.diameter(planned.diameter_m).text}"
-    nearest = f"{title}{_by(planned, taken, units)}"
-    return (Shortage(piece=index, wanted=lacks, nearest=nearest, far=_is_far(planned, taken)),)
+        lacks = WantedSighter(across_m=planned.diameter_m)
+    far = _is_far(planned, taken)
+    return (Shortage(piece=index, wanted=lacks, nearest=_nearest(planned, taken), far=far),)
 
 
 def _is_far(planned: PlannedSection, taken: IndexedSpool) -> bool:
@@ -71,65 +122,59 @@ def _misses(wanted: WantedSection, taken: IndexedSpool) -> bool:
     return abs(miss) > (1.0 if planned.role == "tippet" else NEAR)
 
 
-def _words_on(
-    planned: PlannedSection, taken: IndexedSpool, material: Material, units: Units
-) -> str:
+def _lacks(planned: PlannedSection, taken: IndexedSpool, material: Material) -> WantedStrand:
+    tippet = planned.role == "tippet"
     if planned.strength_n is not None:
-        least = " or more" if planned.floor else ""
-        return f"{units.label(planned.strength_n).text} {material.title}{least}"
+        return WantedStrand(
+            material=material.title,
+            strength_n=planned.strength_n,
+            or_more=planned.floor,
+            tippet=tippet,
+        )
     wanted_m = planned.diameter_m
     if planned.bend_nm2 is not None:
         strand = taken.spool.strand
         same = material is strand.substance
         modulus = strand.stiffness_pa if same else material.wet_modulus_pa
         wanted_m = diameter_of_bend_stiffness_m(planned.bend_nm2, modulus)
-    said = units.tippet(wanted_m) if planned.role == "tippet" else units.diameter(wanted_m)
-    return f"{material.title} of about {said.text}"
+    return WantedStrand(material=material.title, across_m=wanted_m, tippet=tippet)
 
 
-def _by(planned: PlannedSection, taken: IndexedSpool, units: Units) -> str:
+def _nearest(planned: PlannedSection, taken: IndexedSpool) -> Nearest:
     """How far off it is, in the figure that was wanted."""
+    title, breaks_n = taken.spool.title, taken.breaking_n
     if planned.strength_n is None:
-        return f" ({units.diameter(taken.across_m).text})"
-    if log(taken.breaking_n / planned.strength_n) < -WEAKER_BY:
-        weaker = units.label(planned.strength_n - taken.breaking_n).text
-        return f" ({units.label(taken.breaking_n).text}: {weaker} weaker)"
-    return f" ({units.label(taken.breaking_n).text})"
+        return Nearest(title=title, across_m=taken.across_m)
+    weaker = log(breaks_n / planned.strength_n) < -WEAKER_BY
+    weaker_n = planned.strength_n - breaks_n if weaker else 0.0
+    return Nearest(title=title, strength_n=breaks_n, weaker_n=weaker_n)
 
 
 def _emptier(
-    wanted: WantedSection, taken: IndexedSpool, shelf: tuple[IndexedSpool, ...], units: Units
-) -> str | None:
-    """Words on a better spool that was passed over because too little is left on it."""
+    wanted: WantedSection, taken: IndexedSpool, shelf: tuple[IndexedSpool, ...]
+) -> WantedMore | None:
+    """A better spool that was passed over because too little is left on it."""
     dear = wanted.cost(taken) - SHORTER
     for other in shelf:
         if other.left_m >= wanted.least_m:
             continue
         if wanted.cost(other) < dear and abs(wanted.miss(other)) < 1.0:
-            asked, left = units.length(wanted.planned.length_m), units.length(other.left_m)
-            return f"{asked.text} of {other.spool.title}, which has {left.text} left"
+            length_m = wanted.planned.length_m
+            return WantedMore(title=other.spool.title, length_m=length_m, left_m=other.left_m)
     return None
 
 
-def packet_shortages(
-    packet: Packet, wanted_m: float, length_m: float, units: Units
-) -> Shortage | None:
+def packet_shortages(packet: Packet, wanted_m: float, length_m: float) -> Shortage | None:
     """A taper of another length than was wanted, where it is far from it."""
     if abs(length_m - wanted_m) <= 0.15 * wanted_m:
         return None
-    return Shortage(
-        piece=0,
-        wanted=f"a knotless taper of {units.length(wanted_m).text}",
-        nearest=f"{packet.title}, {units.length(length_m).text} of it",
-    )
+    nearest = Nearest(title=packet.title, length_m=length_m)
+    return Shortage(piece=0, wanted=WantedTaper(length_m=wanted_m), nearest=nearest)
 
 
-def tip_shortages(packet: Packet, wanted_m: float, tip_m: float, units: Units) -> Shortage | None:
+def tip_shortages(packet: Packet, wanted_m: float, tip_m: float) -> Shortage | None:
     """A taper that ends in another thickness than was wanted."""
     if abs(tip_m - wanted_m) <= 1.3 * THOU_M:
         return None
-    return Shortage(
-        piece=0,
-        wanted=f"a knotless taper to about {units.tippet(wanted_m).text}",
-        nearest=f"{packet.title}, which ends at {units.diameter(tip_m).text}",
-    )
+    nearest = Nearest(title=packet.title, tip_m=tip_m)
+    return Shortage(piece=0, wanted=WantedTaper(tip_m=wanted_m), nearest=nearest)

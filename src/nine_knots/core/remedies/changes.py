@@ -4,7 +4,6 @@ from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 
 from nine_knots.core.assess.angler import Angler
-from nine_knots.core.base.units import Units
 from nine_knots.core.domain.leader.workbench import Workbench
 from nine_knots.core.remedies.rig_changes import (
     beads,
@@ -63,9 +62,9 @@ def remedy_search(
     return RemedySearch(now, bench, serves, more, sinks, angler, others)
 
 
-def in_the_water(technique: Technique, units: Units, more: bool) -> Serves:
+def in_the_water(technique: Technique, more: bool) -> Serves:
     """Serves where depth and drift are right when it is fished, without a cast."""
-    return outcome_by(lambda trial: technique.measures(trial.design, trial.ask, units), more)
+    return outcome_by(lambda trial: technique.measures(trial.design, trial.ask), more)
 
 
 def _setting(sought: RemedySearch) -> Served | None:
@@ -86,7 +85,7 @@ def _bead(sought: RemedySearch) -> Served | None:
 
 def _tippet_length(sought: RemedySearch) -> Served | None:
     shorter = sought.more == sought.shorter_sinks
-    change = longer(sought.now, sought.bench, sought.last, shorter, name="tippet")
+    change = longer(sought.now, sought.bench, sought.last, shorter, "tippet")
     return least(sought.serves, change, MOST_TIMES)
 
 
@@ -103,13 +102,12 @@ def _dropper(sought: RemedySearch) -> Served | None:
 
 
 def _leader_length(sought: RemedySearch) -> Served | None:
-    change = longer(sought.now, sought.bench, 0, shorter=sought.more, name="butt")
+    change = longer(sought.now, sought.bench, 0, sought.more, "butt")
     return least(sought.serves, change, MOST_TIMES)
 
 
 def _count(sought: RemedySearch) -> Served | None:
-    change = counts(sought.now, sought.bench.units, sought.more)
-    return least(sought.serves, change, MOST_COUNT)
+    return least(sought.serves, counts(sought.now, sought.more), MOST_COUNT)
 
 
 def _lead(sought: RemedySearch) -> Served | None:

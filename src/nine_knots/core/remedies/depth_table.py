@@ -8,11 +8,11 @@ from nine_knots.core.base.cancellation import report_progress
 from nine_knots.core.base.concurrency import run_parallel
 from nine_knots.core.base.errors import CannotCompute, TimedOut
 from nine_knots.core.base.result_cache import cached_result
-from nine_knots.core.base.score import Status
-from nine_knots.core.base.units import Units
+from nine_knots.core.base.score import Score, Status
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.situation import PACE_WORDS
+from nine_knots.core.remedies.adjustment import Adjustment
 from nine_knots.core.remedies.changes import changes, in_the_water, remedy_search
 from nine_knots.core.remedies.search import Trial
 from nine_knots.core.techniques import technique_of
@@ -25,32 +25,34 @@ CELLS = 128  # remembered, so that a table cut short goes on
 
 @dataclass(frozen=True, slots=True)
 class DepthCell:
-    """One pace and depth: where the point fly fishes as the rig is, and what to change. Without a
-    standing it was not worked out."""
+    """One depth of water in m at one pace: how deep the rig fishes as it is (None where a model
+    refuses, which is then said in ``refused``), how that stands, and the one change that serves.
+    Without a status it was not worked out."""
 
-    depth: str
-    figure: str
-    status: Status | None
-    change: str
+    water_m: float
+    depth: Score | None = None
+    status: Status | None = None
+    change: Adjustment | None = None
+    refused: str = ""
 
 
 @dataclass(frozen=True, slots=True)
 class PaceRow:
-    """A pace, in a word, with its cells."""
+    """A pace in m/s, by its word, with its cells."""
 
     pace: str
-    speed: str
+    speed_m_s: float
     cells: tuple[DepthCell, ...]
 
 
 @dataclass(frozen=True, slots=True)
 class DepthTable:
-    """Rows by pace, columns by depth of water; ``cut_short`` says what is missing where time ran
+    """Rows by pace, columns by depth of water in m; how many cells are missing where time ran
     out."""
 
-    depths: tuple[str, ...]
+    depths_m: tuple[float, ...]
     rows: tuple[PaceRow, ...]
-    cut_short: str = ""
+    missing: int = 0
 
 
 def depth_table(
@@ -66,7 +68,6 @@ def depth_table(
     Raises CannotCompute for a floating fly, and TimedOut where time runs out; with ``partial_too``
     only where no cell was worked out. Asked again, it goes on from the cells worked out before.
     """
-    units = angler.units
     if not technique_of(design).followed:
         raise CannotCompute(
             "A floating fly has no depth.",
@@ -75,7 +76,7 @@ def depth_table(
         )
     moving = design.situation.water.pace_m_s > STILL_M_S
     paces = [(word, speed) for word, speed in PACE_WORDS.items() if (speed > STILL_M_S) == moving]
-    about = (units.snap_length(share * design.situation.water.depth_m) for share in DEPTHS)
+    about = (angler.units.snap_length(share * design.situation.water.depth_m) for share in DEPTHS)
     depths = depths_m or tuple(max(0.1, depth) for depth in about)
     moved = [_moved(design, depth, speed) for _, speed in paces for depth in depths]
     found: dict[int, DepthCell] = {}
@@ -92,20 +93,14 @@ def depth_table(
         if not found or not partial_too:
             raise
     cells = [
-        found.get(number) or DepthCell(_depth(other_design, units), "–", None, "not worked out")
+        found.get(number) or DepthCell(other_design.situation.water.depth_m)
         for number, other_design in enumerate(moved)
     ]
-    missing = len(moved) - len(found)
-    cut_short = f"Time ran out with {missing} of {len(moved)} cells to go." if missing else ""
     rows = [
-        PaceRow(word, units.speed(speed).text, tuple(cells[first : first + len(depths)]))
+        PaceRow(word, speed, tuple(cells[first : first + len(depths)]))
         for first, (word, speed) in zip(range(0, len(cells), len(depths)), paces, strict=True)
     ]
-    return DepthTable(tuple(units.depth(depth).text for depth in depths), tuple(rows), cut_short)
-
-
-def _depth(design: Design, units: Units) -> str:
-    return units.depth(design.situation.water.depth_m).text
+    return DepthTable(tuple(depths), tuple(rows), len(moved) - len(found))
 
 
 def _moved(design: Design, depth_m: float, pace_m_s: float) -> Design:
@@ -116,20 +111,18 @@ def _moved(design: Design, depth_m: float, pace_m_s: float) -> Design:
 
 @cached_result(CELLS)
 def _cell(design: Design, angler: Angler, ask: WaterQuestion) -> DepthCell:
-    units, technique = angler.units, technique_of(design)
-    depth = _depth(design, units)
+    technique, water_m = technique_of(design), design.situation.water.depth_m
     try:
-        deep, drift = technique.measures(design, ask, units)
+        deep, drift = technique.measures(design, ask)
     except CannotCompute as refused:
-        return DepthCell(depth, "–", "too much", refused.hint)
+        return DepthCell(water_m, None, "too much", refused=refused.hint)
     wrong = next((m for m in (deep, drift) if m.status != "right"), None)
     if wrong is None:
-        return DepthCell(depth, deep.figure, "right", "as it is")
+        return DepthCell(water_m, deep, "right")
     more = wrong.status == "too little"
-    serves = in_the_water(technique, units, more)
-    now = Trial("", design, Stroke(), ask)
+    serves = in_the_water(technique, more)
+    now = Trial(design, Stroke(), ask)
     sought = remedy_search(now, technique, serves, more, angler)
     found = (served for _, served in changes(sought, technique.at_the_water) if served)
     served = next(found, None)
-    nothing = "too light: use another rig" if more else "too heavy: use another rig"
-    return DepthCell(depth, deep.figure, wrong.status, served[0].words if served else nothing)
+    return DepthCell(water_m, deep, wrong.status, served[0].change if served else None)

@@ -1,13 +1,12 @@
 """What may be changed of a rig: setting, shot, bead, dropper, count, lead, what is out.
 
-Each gives the rig after the change, in words, to be fished.
+Each gives the rig after the change, to be fished.
 """
 
 from collections.abc import Iterator
+from dataclasses import replace
 from itertools import islice
-from typing import Any
 
-from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import FOOT_M
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.leader.attachments import SHOT_G
@@ -15,6 +14,18 @@ from nine_knots.core.domain.leader.rig_edits import HangOn, RemoveDropper, SetTh
 from nine_knots.core.domain.leader.rigging import GREASE_ABOVE_M
 from nine_knots.core.domain.leader.workbench import Workbench
 from nine_knots.core.domain.tackle import Bead
+from nine_knots.core.remedies.adjustment import (
+    BeadChanged,
+    Both,
+    CountedDown,
+    Degreased,
+    FlyRemoved,
+    IndicatorMoved,
+    Led,
+    LineOut,
+    ShotChanged,
+    ShotRemoved,
+)
 from nine_knots.core.remedies.search import (
     MOST_STEPS,
     Change,
@@ -45,8 +56,7 @@ def settings(now: Trial, bench: Workbench, deeper: bool) -> Change:
         changed = edited(now.design, SetThing(thing=number, above=new_m), bench)
         if changed is None:
             return None
-        old, new = bench.units.length(old_m).text, bench.units.length(new_m).text
-        return Trial(f"indicator set at {old} → {new}", changed, now.stroke, now.ask)
+        return replace(now, design=changed, change=IndicatorMoved(old_m, new_m))
 
     return change
 
@@ -64,22 +74,22 @@ def shots(now: Trial, bench: Workbench, heavier: bool) -> Iterator[Trial]:
         hung = edited(now.design, HangOn(kind="shot"), bench)
         if hung is None:
             return
-        number, old_kg, was = len(hung.leader.attachments) - 1, 0.0, "no shot"
+        number, old_kg = len(hung.leader.attachments) - 1, None
     else:
         hung, number = now.design, min(hung_on)[1]
         old_kg = hung.leader.attachments[number].mass_kg
-        was = f"shot {1e3 * old_kg:.2g} g"
+    least_kg = old_kg or 0.0
     sizes = sorted(SHOT_G.items(), key=lambda row: row[1], reverse=not heavier)
     for name, grams in sizes:
-        if (1e-3 * grams - old_kg) * (1 if heavier else -1) <= 0.02 * old_kg:
+        if (1e-3 * grams - least_kg) * (1 if heavier else -1) <= 0.02 * least_kg:
             continue
         changed = edited(hung, SetThing(thing=number, size=name), bench)
         if changed is not None:
-            yield Trial(f"{was} → {name} ({grams:g} g)", changed, now.stroke, now.ask)
+            yield replace(now, design=changed, change=ShotChanged(old_kg, name, grams))
     if not heavier:
         bare = edited(hung, TakeOff(thing=number), bench)
         if bare is not None:
-            yield Trial("without the shot", bare, now.stroke, now.ask)
+            yield replace(now, design=bare, change=ShotRemoved())
 
 
 def shot_and_setting(now: Trial, bench: Workbench, serves: Serves) -> Served | None:
@@ -91,7 +101,7 @@ def shot_and_setting(now: Trial, bench: Workbench, serves: Serves) -> Served | N
 
     def is_enough(trial: Trial) -> TrialOutcome:
         judged = serves(trial)
-        return judged if judged.is_not_enough else TrialOutcome(gives="")
+        return judged if judged.is_not_enough else TrialOutcome(gives=())
 
     heavier_ones = tuple(islice(shots(now, bench, heavier=True), 0, None, 2))
     further = [settings(shot, bench, deeper=True)(TOGETHER) for shot in heavier_ones]
@@ -105,11 +115,11 @@ def shot_and_setting(now: Trial, bench: Workbench, serves: Serves) -> Served | N
         served = least(serves, settings(heavier, bench, deeper=True), TOGETHER, TOGETHER_STEPS)
         if served is not None:
             one, gives = served
-            return Trial(f"{heavier.words}, {one.words}", one.design, one.stroke, one.ask), gives
+            return replace(one, change=Both(heavier.changed, one.changed)), gives
     return None
 
 
-def every_shot(now: Trial, bench: Workbench) -> Iterator[tuple[str, Trial]]:
+def every_shot(now: Trial, bench: Workbench) -> Iterator[Trial]:
     """Every size of shot in turn for the one that hangs lowest, or where one usually hangs."""
     design: Design | None = now.design
     if not any(thing.kind == "shot" for thing in now.design.leader.attachments):
@@ -124,22 +134,23 @@ def every_shot(now: Trial, bench: Workbench) -> Iterator[tuple[str, Trial]]:
     for name, grams in sorted(SHOT_G.items(), key=lambda row: row[1]):
         changed = edited(design, SetThing(thing=number, size=name), bench)
         if changed is not None:
-            label = f"{name} ({grams:g} g)"
-            yield label, Trial(label, changed, now.stroke, now.ask)
+            yield replace(now, design=changed, change=ShotChanged(None, name, grams))
 
 
-def every_bead(now: Trial) -> Iterator[tuple[str, Trial]]:
+def every_bead(now: Trial) -> Iterator[Trial]:
     """The point fly on every bead, from none up."""
     fly = now.design.situation.fly
     metal = fly.bead.metal if fly.bead else "tungsten"
-    yield "none", _with_fly(now, "no bead", bead=None)
+    yield _with_bead(now, None)
     for size in BEADS_MM:
-        words = f"{size:g} mm"
-        yield words, _with_fly(now, words, bead=Bead(diameter_mm=size, metal=metal))
+        yield _with_bead(now, Bead(diameter_mm=size, metal=metal))
 
 
-def _with_fly(now: Trial, words: str, **changes: Any) -> Trial:
-    return now.with_fly(words, now.design.situation.fly.model_copy(update=changes))
+def _with_bead(now: Trial, bead: Bead | None) -> Trial:
+    fly = now.design.situation.fly
+    old_mm = fly.bead.diameter_mm if fly.bead else 0.0
+    change = BeadChanged(old_mm, bead.diameter_mm if bead else 0.0)
+    return now.with_fly(change, fly.model_copy(update={"bead": bead}))
 
 
 def beads(now: Trial, heavier: bool) -> Iterator[Trial]:
@@ -149,13 +160,11 @@ def beads(now: Trial, heavier: bool) -> Iterator[Trial]:
         return  # weighed and tested as it is: another bead is another fly
     mine = fly.bead.diameter_mm if fly.bead else 0.0
     metal = fly.bead.metal if fly.bead else "tungsten"
-    was = f"{mine:g} mm bead" if mine else "no bead"
     for size in BEADS_MM if heavier else reversed(BEADS_MM):
         if (size - mine) * (1 if heavier else -1) > 1e-6:
-            bead = Bead(diameter_mm=size, metal=metal)
-            yield _with_fly(now, f"{was} → {size:g} mm", bead=bead)
+            yield _with_bead(now, Bead(diameter_mm=size, metal=metal))
     if fly.bead and not heavier:
-        yield _with_fly(now, f"{was} → no bead", bead=None)
+        yield _with_bead(now, None)
 
 
 def without_dropper(now: Trial, bench: Workbench) -> Iterator[Trial]:
@@ -163,7 +172,7 @@ def without_dropper(now: Trial, bench: Workbench) -> Iterator[Trial]:
     for joint, dropper in now.design.leader.branches:
         changed = edited(now.design, RemoveDropper(joint=joint), bench)
         if changed is not None:
-            yield Trial(f"without the {dropper.fly.title}", changed, now.stroke, now.ask)
+            yield replace(now, design=changed, change=FlyRemoved(dropper.fly.title))
 
 
 def degreased(now: Trial, bench: Workbench) -> Iterator[Trial]:
@@ -173,34 +182,31 @@ def degreased(now: Trial, bench: Workbench) -> Iterator[Trial]:
             bare_m = 3.0 * FOOT_M if bench.units.system == "imperial" else GREASE_ABOVE_M
             changed = edited(now.design, SetThing(thing=number, above=bare_m), bench)
             if changed is not None:
-                bare = bench.units.length(bare_m).text
-                yield Trial(f"degrease the last {bare}", changed, now.stroke, now.ask)
+                yield replace(now, design=changed, change=Degreased(bare_m))
 
 
-def counts(now: Trial, units: Units, deeper: bool) -> Change:
+def counts(now: Trial, deeper: bool) -> Change:
     """The line counted down so many times as long, or as short."""
     old = now.ask.count_s if now.ask.count_s is not None else usual_count_s(now.design)
 
     def change(times: float) -> Trial | None:
         new = round(max(1.0, old) * times if deeper else old / times)
         asked = now.ask.model_copy(update={"count_s": float(min(120, new))})
-        words = f"count {units.seconds(old)} → {units.seconds(new)}"
-        return Trial(words, now.design, now.stroke, asked)
+        return replace(now, ask=asked, change=CountedDown(old, new))
 
     return change
 
 
 def outs(now: Trial, bench: Workbench, deeper: bool) -> Change:
     """So many times as much out beyond the rod's tip on a tight line, or as little."""
-    old_m, units = out_m(now.design, now.ask), bench.units
+    old_m = out_m(now.design, now.ask)
 
     def change(times: float) -> Trial | None:
-        new_m = units.snap_length(old_m * times if deeper else old_m / times)
+        new_m = bench.units.snap_length(old_m * times if deeper else old_m / times)
         if not now.ask.tip_m < new_m <= now.design.leader.length_m:
             return None
         asked = now.ask.model_copy(update={"out_m": new_m})
-        words = f"{units.length(old_m).text} → {units.length(new_m).text} out beyond the rod's tip"
-        return Trial(words, now.design, now.stroke, asked)
+        return replace(now, ask=asked, change=LineOut(old_m, new_m))
 
     return change
 
@@ -210,5 +216,4 @@ def leads(now: Trial, slower: bool) -> Iterator[Trial]:
     for lead in LEADS:
         if (now.ask.lead - lead) * (1 if slower else -1) > 1e-6:
             asked = now.ask.model_copy(update={"lead": lead})
-            words = f"led at {now.ask.lead:.0%} → {lead:.0%} of the surface speed"
-            yield Trial(words, now.design, now.stroke, asked)
+            yield replace(now, ask=asked, change=Led(now.ask.lead, lead))

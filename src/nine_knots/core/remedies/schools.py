@@ -5,6 +5,7 @@ from collections.abc import Iterator
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.base.errors import Refused
 from nine_knots.core.propose.propose import propose_to
+from nine_knots.core.remedies.adjustment import OtherSchool
 from nine_knots.core.remedies.search import Served, Serves, Trial, first
 from nine_knots.core.schools import SCHOOLS, built_by
 from nine_knots.core.schools.school import SchoolParameters
@@ -26,9 +27,6 @@ def _rebuilt(now: Trial, angler: Angler, others: tuple[str, ...]) -> Iterator[Tr
             continue
         if made.leader == now.design.leader:
             continue
-        title = SCHOOLS[key].title
-        words = f"{title} instead"
-        if own is not None and key == own.key:
-            whole = angler.units.length(made.leader.length_m).text
-            words = f"{title}: rebuilt for this day and line, {whole}"
-        yield now.with_leader(words, made.leader)
+        is_own = own is not None and key == own.key
+        rebuilt_m = made.leader.length_m if is_own else None
+        yield now.with_leader(OtherSchool(SCHOOLS[key].title, rebuilt_m), made.leader)

@@ -13,7 +13,7 @@ from pydantic import ValidationError
 
 from nine_knots.core.base.cancellation import report_progress
 from nine_knots.core.base.errors import CannotCompute, Refused, TimedOut
-from nine_knots.core.base.score import Score, Status
+from nine_knots.core.base.score import Score
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.leader import Leader
@@ -22,6 +22,7 @@ from nine_knots.core.domain.leader.edits import Edit, SetLength, StepStock
 from nine_knots.core.domain.leader.workbench import Workbench
 from nine_knots.core.domain.situation import Situation
 from nine_knots.core.domain.tackle import Fly
+from nine_knots.core.remedies.adjustment import Adjustment, Lengthened, Part, Respooled
 from nine_knots.core.water.question import FieldKey, WaterQuestion
 from nine_knots.core.water.remedy_kinds import What
 
@@ -33,22 +34,21 @@ MOST_STEPS = 3  # through the spools owned
 
 @dataclass(frozen=True, slots=True)
 class RemedyEffect:
-    """What a remedy does to another measure."""
+    """Another measure before a remedy and after it."""
 
-    title: str
-    before: str
-    after: str
-    status: Status
+    before: Score
+    after: Score
 
 
 @dataclass(frozen=True, slots=True)
 class Remedy:
-    """One change, the design after it, and what it does; ``stroke`` and ``fished`` are what it
-    sets of the stroke (as it is typed) and of how it is fished (in SI) instead."""
+    """One change, the design after it, what is then right (``gives``), and what it does to other
+    measures; ``stroke`` and ``fished`` are what it sets of the stroke (as it is typed) and of how
+    it is fished (in SI) instead."""
 
     what: What
-    words: str
-    gives: str
+    change: Adjustment
+    gives: tuple[Score, ...]
     design: Design
     effects: tuple[RemedyEffect, ...]
     stroke: dict[Literal["speed"], str] | None = None
@@ -57,25 +57,33 @@ class Remedy:
 
 @dataclass(frozen=True)
 class Trial:
-    """A change in words, and what is to be tried: design, stroke, way of fishing."""
+    """What is tried: design, stroke and way of fishing, and the change that led there; None for
+    the rig as it is."""
 
-    words: str
     design: Design
     stroke: Stroke
     ask: WaterQuestion
+    change: Adjustment | None = None
 
-    def with_leader(self, words: str, leader: Leader) -> "Trial":
+    @property
+    def changed(self) -> Adjustment:
+        """The change; ValueError for the rig as it is."""
+        if self.change is None:
+            raise ValueError("nothing was changed")
+        return self.change
+
+    def with_leader(self, change: Adjustment, leader: Leader) -> "Trial":
         """The same with another leader."""
-        return self._with(words, leader=leader)
+        return self._with(change, leader=leader)
 
-    def with_fly(self, words: str, fly: Fly) -> "Trial":
+    def with_fly(self, change: Adjustment, fly: Fly) -> "Trial":
         """The same with another fly at the point."""
         situation = self.design.situation.model_copy(update={"fly": fly})
-        return self._with(words, situation=situation)
+        return self._with(change, situation=situation)
 
-    def _with(self, words: str, **changes: Leader | Situation) -> "Trial":
+    def _with(self, change: Adjustment, **changes: Leader | Situation) -> "Trial":
         design = self.design.model_copy(update=changes)
-        return replace(self, words=words, design=design)
+        return replace(self, change=change, design=design)
 
 
 Change = Callable[[float], Trial | None]
@@ -84,10 +92,10 @@ Change = Callable[[float], Trial | None]
 
 @dataclass(frozen=True, slots=True)
 class TrialOutcome:
-    """How a change does: in words where it is well in its band; else whether it went past it, or
-    where it stands (the more, the nearer) before it."""
+    """How a change does: the measures, where it is well in their bands; else whether it went past
+    them, or where it stands (the more, the nearer) before."""
 
-    gives: str | None = None
+    gives: tuple[Score, ...] | None = None
     past: bool = False
     short: float = -inf
 
@@ -99,7 +107,7 @@ class TrialOutcome:
 
 TOO_FAR = TrialOutcome(past=True)
 Serves = Callable[[Trial], TrialOutcome]
-Served = tuple[Trial, str]
+Served = tuple[Trial, tuple[Score, ...]]
 
 
 def outcome_by(measures: Callable[[Trial], Iterable[Score]], more: bool) -> Serves:
@@ -111,16 +119,16 @@ def outcome_by(measures: Callable[[Trial], Iterable[Score]], more: bool) -> Serv
     beyond = "too much" if more else "too little"
 
     def serves(trial: Trial) -> TrialOutcome:
-        figures: list[str] = []
+        right: list[Score] = []
         try:
             for measure in measures(trial):
                 if measure.status != "right" or measure.marginal:
                     near = measure.position if more else -measure.position
                     return TrialOutcome(past=measure.status == beyond, short=near)
-                figures.append(measure.figure)
+                right.append(measure)
         except CannotCompute:
             return TrialOutcome(past=more)  # what cannot be worked out is too heavy or too long
-        return TrialOutcome("; ".join(dict.fromkeys(figures)))
+        return TrialOutcome(tuple(right))
 
     return serves
 
@@ -221,7 +229,7 @@ def edited(design: Design, edit: Edit, bench: Workbench) -> Design | None:
     return design.model_copy(update={"leader": leader})
 
 
-def longer(now: Trial, bench: Workbench, piece: int, shorter: bool, name: str) -> Change:
+def longer(now: Trial, bench: Workbench, piece: int, shorter: bool, part: Part) -> Change:
     """A piece so many times longer, or shorter."""
     old_m = now.design.leader.pieces[piece].length_m
 
@@ -230,33 +238,27 @@ def longer(now: Trial, bench: Workbench, piece: int, shorter: bool, name: str) -
         changed = edited(now.design, SetLength(piece=piece, length=new_m), bench)
         if changed is None:
             return None
-        old, new = bench.units.length(old_m).text, bench.units.length(new_m).text
-        return Trial(f"{name} {old} → {new}", changed, now.stroke, now.ask)
+        return replace(now, design=changed, change=Lengthened(part, old_m, new_m))
 
     return change
 
 
 def other_spools(
-    now: Trial, bench: Workbench, piece: int, thicker: bool, name: str, most: int = MOST_STEPS
+    now: Trial, bench: Workbench, piece: int, thicker: bool, part: Part, most: int = MOST_STEPS
 ) -> Iterator[Trial]:
     """The next thicker spools of the same kind, or the next thinner."""
-    old = bench.units.diameter(now.design.leader.pieces[piece].upper_diameter_m).text
+    old_m = now.design.leader.pieces[piece].upper_diameter_m
     changed: Design | None = now.design
     for _ in range(most):
         step = StepStock(piece=piece, by=1 if thicker else -1)
         changed = edited(changed, step, bench) if changed is not None else None
         if changed is None:
             return
-        new = bench.units.diameter(changed.leader.pieces[piece].upper_diameter_m).text
-        yield Trial(f"{name} {old} → {new}", changed, now.stroke, now.ask)
+        new_m = changed.leader.pieces[piece].upper_diameter_m
+        yield replace(now, design=changed, change=Respooled(part, old_m, new_m))
 
 
 def effects(before: tuple[Score, ...], after: tuple[Score, ...]) -> tuple[RemedyEffect, ...]:
-    """What changed between two sets of measures."""
+    """The measures that are in both sets, before and after."""
     known = {measure.key: measure for measure in before}
-    return tuple(
-        RemedyEffect(new.title, known[new.key].figure, new.figure, new.status)
-        for new in after
-        if new.key in known
-        and (known[new.key].figure, known[new.key].status) != (new.figure, new.status)
-    )
+    return tuple(RemedyEffect(known[new.key], new) for new in after if new.key in known)

@@ -2,24 +2,24 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
+from typing import Literal
 
 import scipy
 
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.base.errors import CannotCompute
-from nine_knots.core.base.units import Units
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.in_water import indicator_float
 from nine_knots.core.domain.leader.workbench import Workbench
 from nine_knots.core.mechanics.steady import drifting
 from nine_knots.core.mechanics.tree import SEGMENT_M
+from nine_knots.core.remedies.adjustment import Adjustment
 from nine_knots.core.remedies.changes import in_the_water
 from nine_knots.core.remedies.rig_changes import every_bead, every_shot
 from nine_knots.core.remedies.search import Serves, Trial
 from nine_knots.core.techniques import fish, technique_of
 from nine_knots.core.water.question import USUAL_QUESTION, WaterQuestion
-from nine_knots.core.water.remedy_kinds import Tunes
 from nine_knots.core.water.rig_in_water import rig_below
 from nine_knots.core.water.surroundings import fluid_of, stream_of
 from nine_knots.core.water.time_in_zone import fish_rig
@@ -31,80 +31,82 @@ SHORTEST_SHARE, LONGEST_SHARE = 0.3, 2.6  # of the depth, between which a settin
 
 
 @dataclass(frozen=True, slots=True)
-class Tuned:
-    """One line: the least and the most of something that work, or the one setting."""
+class TunedSetting:
+    """How far above the point fly the indicator is set, in m, and that over the depth; why not,
+    where no setting serves."""
 
-    what: Tunes
-    title: str
-    text: str
+    setting_m: float = 0.0
+    share: float = 0.0
+    refused: str = ""
 
 
 @dataclass(frozen=True, slots=True)
-class Tuning:
-    """All lines; none for a floating fly."""
+class TunedMark:
+    """How far above the point fly the sighter ends, and what is out beyond the rod's tip, in m; why
+    not, where nothing serves."""
 
-    lines: tuple[Tuned, ...]
+    mark_m: float = 0.0
+    out_m: float = 0.0
+    refused: str = ""
 
 
-def tuned(design: Design, angler: Angler, ask: WaterQuestion = USUAL_QUESTION) -> Tuning:
+@dataclass(frozen=True, slots=True)
+class TunedSpan:
+    """The least and the most of shot or bead that serve; None where none does by itself."""
+
+    what: Literal["shot", "bead"]
+    least: Adjustment | None = None
+    most: Adjustment | None = None
+
+
+Tuned = TunedSetting | TunedMark | TunedSpan
+
+
+def tuned(design: Design, angler: Angler, ask: WaterQuestion = USUAL_QUESTION) -> tuple[Tuned, ...]:
     """The settings and weights that bring this rig to the depth; nothing for a floating fly."""
-    technique, units = technique_of(design), angler.units
-    now = Trial("", design, Stroke(), ask)
-    bench = Workbench(stock=angler.stock, fly=design.situation.fly, units=units)
-    serves = in_the_water(technique, units, more=True)
-    fly = design.situation.fly
-    found = []
+    technique, fly = technique_of(design), design.situation.fly
+    now = Trial(design, Stroke(), ask)
+    bench = Workbench(stock=angler.stock, fly=fly, units=angler.units)
+    serves = in_the_water(technique, more=True)
+    found: list[Tuned] = []
     for what in technique.tuned:
         if what == "setting":
-            found.append(Tuned(what, "Indicator", _setting_words(design, units, ask)))
+            found.append(_setting(design, ask))
         elif what == "mark":
-            found.append(Tuned(what, "Sighter", _mark_words(design, units, ask)))
+            found.append(_mark(design, ask))
         elif what == "shot":
-            found.append(Tuned(what, "Shot", _span(every_shot(now, bench), serves, what)))
+            found.append(_span("shot", every_shot(now, bench), serves))
         elif fly.weighed_kg is None and fly.sink_m_s is None:
-            found.append(Tuned(what, "Bead", _span(every_bead(now), serves, what)))
-    return Tuning(tuple(found))
+            found.append(_span("bead", every_bead(now), serves))
+    return tuple(found)
 
 
-def _span(tries: Iterator[tuple[str, Trial]], serves: Serves, what: str) -> str:
+def _span(what: Literal["shot", "bead"], tries: Iterator[Trial], serves: Serves) -> TunedSpan:
     """The least and the most of sizes, small to great, that serve."""
-    names = []
-    for name, trial in tries:
+    served = []
+    for trial in tries:
         judged = serves(trial)
         if judged.gives is not None:
-            names.append(name)
+            served.append(trial.change)
         elif judged.past:
             break
-    if not names:
-        return f"no {what} by itself brings it in."
-    if len(names) == 1:
-        return f"{names[0]}, and only that."
-    return f"{names[0]} at least, {names[-1]} at most."
+    return TunedSpan(what, served[0], served[-1]) if served else TunedSpan(what)
 
 
-def _setting_words(design: Design, units: Units, ask: WaterQuestion) -> str:
-    depth = design.situation.water.depth_m
+def _setting(design: Design, ask: WaterQuestion) -> TunedSetting:
     try:
         setting = setting_for_m(design, ask)
     except CannotCompute as refused:
-        return f"{refused.what} {refused.hint}"
-    share = setting / depth
-    return (
-        f"{units.length(units.snap_length(setting)).text} above the point fly, {share:.2f} times "
-        f"the depth{_beside_the_rule(share)}."
-    )
+        return TunedSetting(refused=f"{refused.what} {refused.hint}")
+    return TunedSetting(setting, setting / design.situation.water.depth_m)
 
 
-def _mark_words(design: Design, units: Units, ask: WaterQuestion) -> str:
+def _mark(design: Design, ask: WaterQuestion) -> TunedMark:
     try:
         out, mark = mark_for_m(design, ask)
     except CannotCompute as refused:
-        return f"{refused.what} {refused.hint}"
-    return (
-        f"its lower end {units.length(units.snap_length(mark)).text} above the point fly, with "
-        f"{units.length(units.snap_length(out)).text} out beyond the rod's tip: there it meets "
-        "the water when the fly is at the wanted depth."
-    )
+        return TunedMark(refused=f"{refused.what} {refused.hint}")
+    return TunedMark(mark, out)
 
 
 def mark_for_m(design: Design, ask: WaterQuestion = USUAL_QUESTION) -> tuple[float, float]:
@@ -140,14 +142,6 @@ def _wanted_height_m(depth_m: float, ask: WaterQuestion) -> float:
     if ask.wanted_m is not None:
         return max(0.0, depth_m - ask.wanted_m)
     return IN_ZONE * zone_top_m(depth_m)
-
-
-def _beside_the_rule(share: float) -> str:
-    if share < 1.15:
-        return ", less than the rule of 1.5: well weighted or slow water"
-    if share > 1.8:
-        return ", more than the rule of 1.5: too little weight"
-    return ""
 
 
 def setting_for_m(design: Design, ask: WaterQuestion = USUAL_QUESTION) -> float:

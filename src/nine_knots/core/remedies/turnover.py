@@ -15,11 +15,12 @@ from nine_knots.core.assess.turnover import mono_score
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.score import Score, Status
 from nine_knots.core.casting.mono import mass_ratio
-from nine_knots.core.casting.stroke import FASTEST_M_S, SPEEDS, Stroke
+from nine_knots.core.casting.stroke import FASTEST_M_S, SPEEDS, SpeedWord, Stroke
 from nine_knots.core.casting.wind import STEADY, Gust
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.leader.workbench import Workbench
 from nine_knots.core.domain.tackle import Fly
+from nine_knots.core.remedies.adjustment import Both, FlySwapped, OtherStroke, Part
 from nine_knots.core.remedies.schools import by_school
 from nine_knots.core.remedies.search import (
     MOST_STEPS,
@@ -44,13 +45,8 @@ from nine_knots.core.water.remedy_kinds import What
 MOST_LENGTH = 3.6  # times longer or shorter
 KINDS = 8  # of remedies sought
 PAIRS, PAIR_STEPS = 3, 2  # of every second spool, tried with another length, and lengths of each
-STROKES = {  # from the softest to the hardest
-    "easy": "an easy stroke",
-    "normal": "a normal stroke",
-    "a fifth harder": "a stroke a fifth harder",
-    "hard": "a hard stroke",
-    "double haul": "a double haul",
-}
+STROKES: tuple[SpeedWord, ...] = ("easy", "normal", "a fifth harder", "hard", "double haul")
+"""From the softest to the hardest."""
 
 
 def turnover_of(trial: Trial, caster: Caster) -> Score:
@@ -68,7 +64,7 @@ def remedies_for(
 
     Mono rigs are judged by mass, and mended by a heavier fly or thinner mono.
     """
-    now = Trial("", design, stroke, USUAL_QUESTION)
+    now = Trial(design, stroke, USUAL_QUESTION)
     if mass_ratio(design.leader, design.situation.fly) is not None:
         return _of_mono(now, angler)
     caster = Caster(angler, gust)
@@ -105,7 +101,7 @@ def remedies_for(
         if what == "stroke":
             sets = {"speed": _word_of(item.stroke, angler)}
         changed = effects(before, after)
-        remedies.append(Remedy(what, item.words, gives, item.design, changed, stroke=sets))
+        remedies.append(Remedy(what, item.changed, gives, item.design, changed, stroke=sets))
     return tuple(remedies)
 
 
@@ -116,7 +112,7 @@ def _found(
     units = angler.units
     bench = Workbench(stock=angler.stock, fly=now.design.situation.fly, units=units)
     last = len(now.design.leader.pieces) - 1
-    by_length = longer(now, bench, last, shorter=more, name=_name(now, last))
+    by_length = longer(now, bench, last, more, _part(now, last))
     length = least(serves, by_length, MOST_LENGTH)
     yield "tippet length", length
     spool = smallest(serves, other_spools(now, bench, last, more, _role(last)))
@@ -124,7 +120,7 @@ def _found(
     yield "butt", smallest(serves, other_spools(now, bench, 0, more, _role(0)))
     middle = _longest_inner(now.design)
     if middle is not None:
-        by_middle = longer(now, bench, middle, shorter=not more, name=_name(now, middle))
+        by_middle = longer(now, bench, middle, not more, _part(now, middle))
         yield "middle", least(serves, by_middle, MOST_LENGTH)
     if length is None and spool is None:
         yield "tippet spool and length", _pair(now, bench, serves, last, more)
@@ -138,10 +134,10 @@ def _pair(now: Trial, bench: Workbench, serves: Serves, last: int, more: bool) -
     """Another tippet spool and another length of it, where neither serves alone."""
     spools = other_spools(now, bench, last, more, _role(last), most=2 * PAIRS)
     for item in islice(spools, 1, None, 2):
-        served = least(serves, longer(item, bench, last, more, "of"), MOST_LENGTH, PAIR_STEPS)
+        served = least(serves, longer(item, bench, last, more, "tippet"), MOST_LENGTH, PAIR_STEPS)
         if served is not None:
             both, gives = served
-            return replace(both, words=f"{item.words} and {both.words.removeprefix('of ')}"), gives
+            return replace(both, change=Both(item.changed, both.changed)), gives
     return None
 
 
@@ -162,9 +158,7 @@ def _of_mono(now: Trial, angler: Angler) -> tuple[Remedy, ...]:
         key=lambda other_fly: other_fly.mass_kg,
     )
     flies = (
-        now.with_fly(f"the {fly.title} instead", fly)
-        for fly in heavier
-        if fly.mass_kg > day.fly.mass_kg
+        now.with_fly(FlySwapped(fly.title), fly) for fly in heavier if fly.mass_kg > day.fly.mass_kg
     )
     found: tuple[tuple[What, Served | None], ...] = (
         ("fly", first(serves, flies)),
@@ -173,7 +167,7 @@ def _of_mono(now: Trial, angler: Angler) -> tuple[Remedy, ...]:
     return tuple(
         Remedy(
             what,
-            served[0].words,
+            served[0].changed,
             served[1],
             served[0].design,
             effects(before, other_measures(served[0].design, USUAL_QUESTION, angler)),
@@ -183,11 +177,11 @@ def _of_mono(now: Trial, angler: Angler) -> tuple[Remedy, ...]:
     )
 
 
-def _name(now: Trial, piece: int) -> str:
-    return "tippet" if piece == len(now.design.leader.pieces) - 1 else f"piece {piece + 1}"
+def _part(now: Trial, piece: int) -> Part:
+    return "tippet" if piece == len(now.design.leader.pieces) - 1 else piece
 
 
-def _role(piece: int) -> str:
+def _role(piece: int) -> Part:
     return "butt" if piece == 0 else "tippet"
 
 
@@ -203,10 +197,12 @@ def _flies(now: Trial, flies: tuple[Fly, ...], more: bool) -> Iterator[Trial]:
     load: Callable[[Fly], float] = lambda fly: fly.air_drag_area_m2  # noqa: E731
     fit = [fly for fly in flies if fly.kind == own.kind and (load(fly) < load(own)) == more]
     for fly in sorted(fit, key=lambda other_fly: abs(load(other_fly) - load(own)))[:MOST_STEPS]:
-        yield now.with_fly(f"the {fly.title} instead", fly)
+        yield now.with_fly(FlySwapped(fly.title), fly)
 
 
-def other_strokes(stroke: Stroke, angler: Angler, *, harder: bool) -> Iterator[tuple[str, Stroke]]:
+def other_strokes(
+    stroke: Stroke, angler: Angler, *, harder: bool
+) -> Iterator[tuple[SpeedWord, Stroke]]:
     """The angler's other strokes by their words, harder ones or easier ones, the nearest first."""
     now_m_s = stroke.speed_m_s
     for word in STROKES if harder else reversed(STROKES):
@@ -219,7 +215,7 @@ def other_strokes(stroke: Stroke, angler: Angler, *, harder: bool) -> Iterator[t
 def _strokes(now: Trial, angler: Angler, more: bool) -> Iterator[Trial]:
     """Harder ones to open more, easier ones to open less."""
     for word, stroke in other_strokes(now.stroke, angler, harder=more):
-        yield replace(now, words=f"{STROKES[word]} instead", stroke=stroke)
+        yield replace(now, change=OtherStroke(word), stroke=stroke)
 
 
 def _word_of(stroke: Stroke, angler: Angler) -> str:

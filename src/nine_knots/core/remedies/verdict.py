@@ -8,8 +8,8 @@ from nine_knots.core.base.score import Score
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.leader.connection_advice import advise
-from nine_knots.core.domain.leader.connection_titles import choice_title
 from nine_knots.core.domain.leader.workbench import Workbench
+from nine_knots.core.remedies.adjustment import OtherConnection, Part
 from nine_knots.core.remedies.schools import by_school
 from nine_knots.core.remedies.search import (
     Remedy,
@@ -52,14 +52,14 @@ def verdict_remedies_for(design: Design, angler: Angler) -> tuple[Remedy, ...]:
             return TrialOutcome(past=mended.status != wrong[0].status, short=mended.position)
         if any(after[key].status != "right" for key in right):
             return TrialOutcome(past=True)
-        return TrialOutcome(mended.figure)
+        return TrialOutcome((mended,))
 
-    now, found = Trial("", design, Stroke(), USUAL_QUESTION), []
+    now, found = Trial(design, Stroke(), USUAL_QUESTION), []
     for what, served in _found(now, wrong[0], angler, serves):
         if served is not None:
             one, gives = served
             changed = effects(before, scores_without_cast(one.design, angler))
-            found.append(Remedy(what, one.words, gives, one.design, changed))
+            found.append(Remedy(what, one.changed, gives, one.design, changed))
     return tuple(found)
 
 
@@ -77,16 +77,16 @@ def _found(
     if wrong.key == "length":
         yield (
             "leader length",
-            least(serves, longer(now, bench, 0, shorter=not more, name="butt"), MOST_LENGTH),
+            least(serves, longer(now, bench, 0, not more, "butt"), MOST_LENGTH),
         )
         yield (
             "tippet length",
-            least(serves, longer(now, bench, last, shorter=not more, name="tippet"), MOST_LENGTH),
+            least(serves, longer(now, bench, last, not more, "tippet"), MOST_LENGTH),
         )
     for piece in range(last + 1):
-        name = "butt" if piece == 0 else "tippet" if piece == last else f"piece {piece + 1}"
-        served = smallest(serves, other_spools(now, bench, piece, True, name)) or smallest(
-            serves, other_spools(now, bench, piece, False, name)
+        part: Part = "butt" if piece == 0 else "tippet" if piece == last else piece
+        served = smallest(serves, other_spools(now, bench, piece, True, part)) or smallest(
+            serves, other_spools(now, bench, piece, False, part)
         )
         if served is not None:
             yield "tippet spool", served
@@ -100,6 +100,5 @@ def _better_knots(now: Trial) -> Iterator[Trial]:
         best = advise(leader, number, day.line, day.fly).best
         if best.joint == joint:
             continue
-        yield now.with_leader(
-            f"{choice_title(best.joint)} at joint {number}", leader.with_joint(number, best.joint)
-        )
+        tied = leader.with_joint(number, best.joint)
+        yield now.with_leader(OtherConnection(best.joint, number), tied)

@@ -37,7 +37,7 @@ def water_remedies_for(
     Each is fished again, and cast again to say what it does to the turnover.
     """
     fisher = _Fisher(angler, Caster(angler, gust))
-    now = Trial("", design, stroke, ask)
+    now = Trial(design, stroke, ask)
     try:
         measures = tuple(fisher.measures(now))
     except CannotCompute:
@@ -56,9 +56,9 @@ def water_remedies_for(
         after = fisher.all_measures(item)
         if worsens_another(before, after):
             continue
-        others = tuple(e for e in effects(before, after) if e.title not in ("Drift", "Depth"))
+        others = tuple(e for e in effects(before, after) if e.after.key not in ("drift", "depth"))
         asked = changed_fields(ask, item.ask) or None
-        remedies.append(Remedy(what, item.words, gives, item.design, others, fished=asked))
+        remedies.append(Remedy(what, item.changed, gives, item.design, others, fished=asked))
     return tuple(remedies)
 
 
@@ -74,7 +74,7 @@ class _Fisher:
             minimum = self._caster.minimum(trial.design, trial.stroke)
             slack_m = self._caster.slack(trial.design, trial.stroke, minimum).slack_m
             ask = ask.model_copy(update={"slack_m": slack_m})
-        return technique.measures(trial.design, ask, self._angler.units)
+        return technique.measures(trial.design, ask)
 
     def all_measures(self, trial: Trial) -> tuple[Score, ...]:
         found = other_measures(trial.design, trial.ask, self._angler)

@@ -1,6 +1,5 @@
 """Three in line, the heaviest first: a swivel that stops the shot, lighter line from fly to fly."""
 
-from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import FOOT_M, INCH_M, POUND_N
 from nine_knots.core.domain.materials import MaterialKey
 from nine_knots.core.domain.situation import Situation
@@ -12,7 +11,7 @@ from nine_knots.core.schools.indicator import (
     FLOAT_M,
     below_bought,
     indicator_at,
-    says_setting,
+    setting_notes,
     usual_shot,
 )
 from nine_knots.core.schools.school import (
@@ -22,6 +21,7 @@ from nine_knots.core.schools.school import (
     PlannedTaper,
     School,
     SchoolBrief,
+    SchoolNote,
     Span,
 )
 from nine_knots.core.schools.suitability import for_a_nymph
@@ -69,13 +69,13 @@ def _bought(brief: SchoolBrief, tied: Plan) -> tuple[Plan, ...]:
     return (below_bought(taper, tied),)
 
 
-def _says(brief: SchoolBrief, units: Units) -> list[str]:
+def _notes(brief: SchoolBrief) -> tuple[SchoolNote, ...]:
     said = ["Each step down is lighter line, so a snag costs only the flies below it."]
     if heavier_nymphs(brief)[0].mass_kg < brief.situation.fly.mass_kg:
         said.append(
             "The point fly of the day is the heaviest: choose a lighter one in the sentence."
         )
-    return said + says_setting(brief, units)
+    return (*(SchoolNote(text=text) for text in said), *setting_notes(brief))
 
 
 HEAVIEST_FIRST = School(
@@ -96,5 +96,5 @@ HEAVIEST_FIRST = School(
     plan=_plan,
     bought=_bought,
     labels=_labels_n,
-    says=_says,
+    notes=_notes,
 )

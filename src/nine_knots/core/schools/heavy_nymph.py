@@ -8,7 +8,7 @@ from nine_knots.core.schools.indicator import (
     ABOVE_KNOT_M,
     BIG_FLOAT_M,
     indicator_at,
-    says_setting,
+    setting_notes,
     usual_shot,
 )
 from nine_knots.core.schools.school import (
@@ -87,5 +87,5 @@ HEAVY_NYMPH = School(
     suits=for_heavy_fish,
     span=_span,
     plan=_plan,
-    says=says_setting,
+    notes=setting_notes,
 )

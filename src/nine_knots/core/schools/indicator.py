@@ -1,13 +1,12 @@
 """What rigs under an indicator share: where it is set, the usual shot, a bought taper above."""
 
-from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import GRAVITY_M_S2
 from nine_knots.core.domain.in_water import fly_body, indicator_float
 from nine_knots.core.domain.leader import Attachment
 from nine_knots.core.domain.leader.attachments import FLOATS_M, SHOT_G
 from nine_knots.core.domain.tackle import Fly
 from nine_knots.core.schools.flies import FRESH_10_C
-from nine_knots.core.schools.school import Plan, PlannedTaper, SchoolBrief
+from nine_knots.core.schools.school import Plan, PlannedTaper, SchoolBrief, SchoolNote
 
 # Over the depth: the rule of thumb in fast water, and as deep as it is long in slow, where the
 # line hangs down [P].
@@ -43,12 +42,13 @@ def indicator_at(
     return found
 
 
-def says_setting(brief: SchoolBrief, _units: Units) -> list[str]:
+def setting_notes(brief: SchoolBrief) -> tuple[SchoolNote, ...]:
     """Where the indicator is set, and why there."""
-    return [
+    said = (
         f"Indicator at {setting_over_depth(brief):.2g} times the depth, by the pace (1.5 times is "
         "the rule for fast water); the Water stage finds the setting for this weight."
-    ]
+    )
+    return (SchoolNote(text=said),)
 
 
 def usual_shot(brief: SchoolBrief, above_end_m: float, heavy: bool = False) -> Attachment:

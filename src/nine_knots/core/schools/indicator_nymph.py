@@ -9,7 +9,7 @@ from nine_knots.core.schools.indicator import (
     FLOAT_M,
     below_bought,
     indicator_at,
-    says_setting,
+    setting_notes,
 )
 from nine_knots.core.schools.school import (
     SUNK,
@@ -100,7 +100,7 @@ INDICATOR_NYMPH = School(
     span=_span,
     plan=_in_line,
     bought=_in_line_bought,
-    says=says_setting,
+    notes=setting_notes,
 )
 
 INDICATOR_NYMPH_TAG = School(
@@ -120,5 +120,5 @@ INDICATOR_NYMPH_TAG = School(
     span=_span,
     plan=_on_tag,
     bought=_on_tag_bought,
-    says=says_setting,
+    notes=setting_notes,
 )

@@ -1,6 +1,5 @@
 """A nymph under a dry fly: a ring that stays, a dropper for the dry, fine tippet to the nymph."""
 
-from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import FOOT_M, INCH_M
 from nine_knots.core.domain.situation import Situation
 from nine_knots.core.schools.by_strength import tapered
@@ -16,6 +15,7 @@ from nine_knots.core.schools.school import (
     PlannedTaper,
     School,
     SchoolBrief,
+    SchoolNote,
     Span,
 )
 from nine_knots.core.schools.suitability import under_a_dry
@@ -69,14 +69,16 @@ def _bought(brief: SchoolBrief, tied: Plan) -> tuple[Plan, ...]:
     return (Plan(taper=taper, pieces=(to_the_dry, to_the_nymph), rings=(1,), flies=(dry,)),)
 
 
-def _says(brief: SchoolBrief, units: Units) -> list[str]:
-    said = [f"{units.length(_drop_m(brief.situation)).text} to the nymph, for this depth."]
+def _notes(brief: SchoolBrief) -> tuple[SchoolNote, ...]:
+    drop_m = _drop_m(brief.situation)
+    said = [SchoolNote(text="{length} to the nymph, for this depth.", length_m=drop_m)]
     if brief.situation.fly.kind in FLOATERS:
-        said.append(
+        floats = (
             f"The point fly of the day is the {brief.situation.fly.title}, which floats: choose a "
             "nymph in the sentence, and let it drift deep."
         )
-    return said
+        said.append(SchoolNote(text=floats))
+    return tuple(said)
 
 
 NYMPH_UNDER_DRY = School(
@@ -96,5 +98,5 @@ NYMPH_UNDER_DRY = School(
     span=_span,
     plan=_plan,
     bought=_bought,
-    says=_says,
+    notes=_notes,
 )

@@ -7,7 +7,6 @@ from typing import Any, Literal
 from pydantic import Field
 
 from nine_knots.core.base.limits import DiameterM, Key, LengthM, StrengthN
-from nine_knots.core.base.units import Units
 from nine_knots.core.base.values import Frozen
 from nine_knots.core.domain.leader import Attachment, Role
 from nine_knots.core.domain.materials import MATERIALS, MaterialKey
@@ -139,6 +138,13 @@ class Plan(Frozen):
         return self.model_copy(update={**joints, "flies": flies, **changed})
 
 
+class SchoolNote(Frozen):
+    """What a school says of a leader that it builds; ``{length}`` in it is ``length_m``."""
+
+    text: str
+    length_m: float | None = None
+
+
 class Disagreement(Frozen):
     """Another school's objection."""
 
@@ -169,7 +175,7 @@ class School:
     plan: Callable[[SchoolBrief], Plan]
     tippet_m: Callable[[Situation], float] | None = None
     line_leads: bool = True
-    says: Callable[[SchoolBrief, Units], list[str]] | None = None
+    notes: Callable[[SchoolBrief], tuple["SchoolNote", ...]] | None = None
     margin: tuple[float, float] | None = None
     bought: Callable[[SchoolBrief, Plan], tuple[Plan, ...]] | None = None
     labels: Callable[[Situation], tuple[float, float]] | None = None

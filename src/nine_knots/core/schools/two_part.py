@@ -1,12 +1,18 @@
 """Two parts by line: a stout part and two feet of tippet, the length set by how the line sinks."""
 
-from nine_knots.core.base.units import Units
-from nine_knots.core.base.units.factors import FOOT_M, POUND_N
+from nine_knots.core.base.units.factors import FOOT_M, INCH_M, POUND_N
 from nine_knots.core.domain.materials import MaterialKey
 from nine_knots.core.domain.situation import Situation
 from nine_knots.core.schools.by_strength import by_label
 from nine_knots.core.schools.by_water import feet
-from nine_knots.core.schools.school import Disagreement, Plan, School, SchoolBrief, Span
+from nine_knots.core.schools.school import (
+    Disagreement,
+    Plan,
+    School,
+    SchoolBrief,
+    SchoolNote,
+    Span,
+)
 from nine_knots.core.schools.suitability import all_of, for_a_streamer, without_wire
 
 SALT: tuple[MaterialKey, ...] = ("fluorocarbon", "nylon-medium", "nylon-stiff", "nylon-soft")
@@ -32,8 +38,9 @@ def _plan(brief: SchoolBrief) -> Plan:
     return Plan(pieces=(upper, by_label(brief, "tippet", lower_m, 1.0, SALT)), swivels=(1,))
 
 
-def _says(_brief: SchoolBrief, _units: Units) -> list[str]:
-    return ["Cut the tippet 6 in longer than it fishes: that is three or four changes of fly."]
+def _notes(_brief: SchoolBrief) -> tuple[SchoolNote, ...]:
+    said = "Cut the tippet {length} longer than it fishes: that is three or four changes of fly."
+    return (SchoolNote(text=said, length_m=6.0 * INCH_M),)
 
 
 TWO_PART = School(
@@ -54,5 +61,5 @@ TWO_PART = School(
     plan=_plan,
     labels=_labels_n,
     line_steps=(0.1, 8.0),
-    says=_says,
+    notes=_notes,
 )

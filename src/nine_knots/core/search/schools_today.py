@@ -7,9 +7,8 @@ from typing import Literal
 
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.assessor import Assessor
-from nine_knots.core.assess.usual_length import longer_or_shorter
+from nine_knots.core.assess.usual_length import UnusualLength, unusual_length
 from nine_knots.core.base.errors import Refused
-from nine_knots.core.base.prose import capitalised, join_words
 from nine_knots.core.base.score import Score
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.casting.wind import STEADY, Gust
@@ -19,7 +18,13 @@ from nine_knots.core.domain.leader.resizing import rebuilt
 from nine_knots.core.domain.situation import Situation
 from nine_knots.core.propose.fit_to_shelf import Proposal
 from nine_knots.core.propose.shop import propose_or_buy, propose_to_buy
-from nine_knots.core.propose.shortages import Shortage
+from nine_knots.core.propose.shortages import Shortage, Wanted
+from nine_knots.core.remedies.adjustment import (
+    Adjustment,
+    SchoolLength,
+    SchoolTippet,
+    StifferButt,
+)
 from nine_knots.core.remedies.at_the_water import first_remedy_at_the_water, other_throws
 from nine_knots.core.schools import school_of
 from nine_knots.core.schools.by_water import beyond_most
@@ -39,23 +44,65 @@ HOPELESS = 0.16  # of the turnover cord: far below opening
 
 
 @dataclass(frozen=True, slots=True)
-class SchoolToday:
-    """A school on a day: its leader where it was built, its measures, and what is said of it.
+class Fits:
+    """Why it fits: how it differs from the usual length, and what stands in for a spool."""
 
-    ``words`` names why it fits, the one change with which it would do, or why it is not for this.
+    length: UnusualLength | None = None
+    shortage: Shortage | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class WouldDo:
+    """With what it would do: things bought, a spool that nothing stands in for, one change."""
+
+    bought: tuple[Wanted, ...] = ()
+    missing: Shortage | None = None
+    change: Adjustment | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Fails:
+    """What is worst of it, even with what would have to be bought; what the shelf lacks, where that
+    is the reason."""
+
+    worst: Score
+    bought: tuple[Wanted, ...] = ()
+    lacks: Wanted | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class NotJudged:
+    """Why it was not tried to the end: what its school or a refusal says."""
+
+    text: str
+
+
+Outcome = Fits | WouldDo | Fails | NotJudged
+
+
+@dataclass(frozen=True, slots=True)
+class SchoolToday:
+    """A school on a day: its leader where it was built, its measures, and how it comes out.
+
     ``off`` is how far its measures are from the middle of their bands, knots counted in; ``lacks``
-    names the spools that others stand in for, ``buys`` what is not owned of a leader that the
+    has the spools that others stand in for, ``buys`` what is not owned of a leader that the
     shelf alone does not make, or not well.
     """
 
     key: str
-    group: Group
-    words: str
+    outcome: Outcome
     design: Design | None
     measures: tuple[Score, ...]
     off: float
-    lacks: tuple[str, ...] = ()
-    buys: tuple[str, ...] = ()
+    lacks: tuple[Wanted, ...] = ()
+    buys: tuple[Wanted, ...] = ()
+
+    @property
+    def group(self) -> Group:
+        """Whether it fits, would do, or is not for this day."""
+        if isinstance(self.outcome, Fits):
+            return "fits this day"
+        return "would do" if isinstance(self.outcome, WouldDo) else "not for this"
 
 
 def school_today(
@@ -78,54 +125,43 @@ def school_today(
         made = bench.built(SchoolParameters())
         measures = bench.measures(made.leader, stroke)
     except Refused as refused:
-        words = f"{refused.what} {refused.hint}".strip()
-        return not_judged(key, words)
+        return not_judged(key, f"{refused.what} {refused.hint}".strip())
     design = bench.design(made.leader)
     lacks = tuple(miss.wanted for miss in made.lacking)
 
-    def came_out(
-        group: Group,
-        words: str,
-        design: Design,
-        after: tuple[Score, ...],
-        cost: float = 0.0,
-        wants: tuple[str, ...] = (),
-    ) -> SchoolToday:
+    def came_out(outcome: Outcome, design: Design, after: tuple[Score, ...]) -> SchoolToday:
         beyond = abs(beyond_most(design.leader.length_m, day))
-        off = _off(after, made) + cost + A_BUY * len(made.buys) + A_DOUBLING * beyond
-        return SchoolToday(key, group, words, design, after, off, lacks, made.buys + wants)
+        off = _off(after, made) + A_BUY * len(made.buys) + A_DOUBLING * beyond
+        wants: tuple[Wanted, ...] = ()
+        if isinstance(outcome, WouldDo):
+            off += A_CHANGE if outcome.missing is not None or outcome.change is not None else 0.0
+            wants = (outcome.missing.wanted,) if outcome.missing is not None else ()
+        return SchoolToday(key, outcome, design, after, off, lacks, made.buys + wants)
 
     wrong = tuple(score for score in measures if score.status != "right")
-    bought = f"with {join_words(list(made.buys))} bought" if made.buys else ""
-    if bought and not wrong:
-        return came_out("would do", bought, design, measures)
+    if made.buys and not wrong:
+        return came_out(WouldDo(made.buys), design, measures)
     missing = _not_stood_in(made, far_too=not wrong)
     if missing is not None:
-        words = f"with {missing.wanted}, which the shelf lacks; {missing.nearest} is too different"
         with_it = bench.with_it_bought(made.leader, missing.piece)
         if with_it is not None:
             design, measures = with_it
-        return came_out("would do", words, design, measures, A_CHANGE, (missing.wanted,))
+        return came_out(WouldDo(missing=missing), design, measures)
     if not wrong:
-        how_long = longer_or_shorter(made.leader.length_m, day, angler.units)
-        words = f"{_why(measures, made)} {how_long}".rstrip()
-        return came_out("fits this day", words, design, measures)
-    for words, changed, after in bench.changed(made, wrong):
+        length = unusual_length(made.leader.length_m, day)
+        shortage = next(iter((*made.lacking, *made.shortfalls)), None)
+        return came_out(Fits(length, shortage), design, measures)
+    for change, changed, after in bench.changed(made, wrong):
         if all(other_score.status == "right" for other_score in after):
-            words = f"{bought}, {words}" if bought else words
-            return came_out("would do", words, bench.design(changed), after, A_CHANGE)
+            return came_out(WouldDo(made.buys, change=change), bench.design(changed), after)
     worst = max(wrong, key=lambda other_score: abs(other_score.position - 0.5))
-    words = f"{worst.title}: {worst.figure}. {worst.why}"
-    if bought:
-        words = f"Even {bought}. {words}"
-    if lacks and worst.key in ("match", "hold"):
-        words = f"The shelf lacks {lacks[0]}. {words}"
-    return came_out("not for this", words, design, measures)
+    by_lack = lacks[0] if lacks and worst.key in ("match", "hold") else None
+    return came_out(Fails(worst, made.buys, by_lack), design, measures)
 
 
-def not_judged(key: str, words: str) -> SchoolToday:
+def not_judged(key: str, text: str) -> SchoolToday:
     """A school that was not tried to the end, and why."""
-    return SchoolToday(key, "not for this", words, None, (), FAR)
+    return SchoolToday(key, NotJudged(text), None, (), FAR)
 
 
 @dataclass(frozen=True)
@@ -171,13 +207,13 @@ class _Bench:
 
     def changed(
         self, made: Proposal, wrong: tuple[Score, ...]
-    ) -> Iterator[tuple[str, Leader, tuple[Score, ...]]]:
-        """One thing changed, in words: how it is thrown, what is set or hung where only the water
+    ) -> Iterator[tuple[Adjustment, Leader, tuple[Score, ...]]]:
+        """One thing changed: how it is thrown, what is set or hung where only the water
         is wrong, else the school's own length, tippet or power; with what it then comes to."""
         keys = {other_score.key for other_score in wrong}
         by_slack = technique_of(self.design(made.leader)).by_slack
-        for words, stroke in other_throws(wrong, self.day, self.stroke, self.angler):
-            yield words, made.leader, self.measures(made.leader, stroke)
+        for change, stroke in other_throws(wrong, self.day, self.stroke, self.angler):
+            yield change, made.leader, self.measures(made.leader, stroke)
         if made.buys or any(
             other_score.key == "turnover" and other_score.position < HOPELESS
             for other_score in wrong
@@ -187,24 +223,23 @@ class _Bench:
             design = self.design(made.leader)
             served = first_remedy_at_the_water(design, self.stroke, self.angler, wrong[0])
             if served is not None:
-                words, leader = served[0], served[1].leader
-                yield f"with {words}", leader, self.measures(leader, self.stroke)
+                change, leader = served[0], served[1].leader
+                yield change, leader, self.measures(leader, self.stroke)
             return
-        for words, parameters in self._variants(made.leader):
+        for change, parameters in self._variants(made.leader):
             with suppress(Refused):
                 leader = self.built(parameters).leader
-                yield words, leader, self.measures(leader, self.stroke)
+                yield change, leader, self.measures(leader, self.stroke)
 
-    def _variants(self, leader: Leader) -> Iterator[tuple[str, SchoolParameters]]:
-        units, long_m, fine_m = self.angler.units, leader.length_m, leader.tippet_diameter_m
+    def _variants(self, leader: Leader) -> Iterator[tuple[Adjustment, SchoolParameters]]:
+        long_m, fine_m = leader.length_m, leader.tippet_diameter_m
         for times in (STOUTER, 1.0 / STOUTER):
-            which = "stouter" if times > 1.0 else "finer"
-            words = f"with a {which} tippet, {units.tippet(times * fine_m).text}"
-            yield words, SchoolParameters(tippet_m=times * fine_m)
+            across_m = times * fine_m
+            yield SchoolTippet(times > 1.0, across_m), SchoolParameters(tippet_m=across_m)
         for times in (AS_SHORT, AS_LONG):
-            length_m = units.snap_length(times * long_m)
-            yield f"at {units.length(length_m).text}", SchoolParameters(length_m=length_m)
-        yield "with a stiffer butt", SchoolParameters(power=POWER)
+            length_m = self.angler.units.snap_length(times * long_m)
+            yield SchoolLength(length_m), SchoolParameters(length_m=length_m)
+        yield StifferButt(), SchoolParameters(power=POWER)
 
 
 def _not_stood_in(made: Proposal, *, far_too: bool) -> Shortage | None:
@@ -219,18 +254,3 @@ def _off(measures: tuple[Score, ...], made: Proposal) -> float:
     far = sum(abs(score.position - 0.5) for score in measures)
     knots = len(made.leader.joints) - 1
     return far + A_KNOT * knots + A_MISS * len(made.shortfalls)
-
-
-def _why(measures: tuple[Score, ...], made: Proposal) -> str:
-    """How it opens, what of it is only just right, and what stands in for a spool."""
-    said = f"{capitalised(measures[0].figure)}."
-    edge = [score for score in measures[1:] if score.marginal]
-    if edge:
-        said += f" Only just: {edge[0].title.lower()}, {edge[0].figure}."
-    if made.lacking:
-        miss = made.lacking[0]
-        said += f" The shelf lacks {miss.wanted}; {miss.nearest} stands in."
-    elif made.shortfalls:
-        miss = made.shortfalls[0]
-        said += f" Of {miss.wanted} it has only {miss.nearest}."
-    return said

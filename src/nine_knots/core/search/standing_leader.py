@@ -51,13 +51,13 @@ def assess_uncast(leader: Leader, reader: Assessor, demands: Demands) -> UncastL
     teeth would cut it, the spools have not enough, or the water's rules forbid it."""
     if not _spools_last(leader, reader):
         return None
-    design, units, own = reader.design(leader), reader.angler.units, reader.angler.tyer.knots
+    design, own = reader.design(leader), reader.angler.tyer.knots
     inputs = assessment_inputs(design, own)
-    measures = verdict_of(design, inputs, units, own)
+    measures = verdict_of(design, inputs, own)
     match, hold, length = measures
     if match.status != "right":
         return None
-    if not keeps_rules(design, units):
+    if not keeps_rules(design):
         return None
     times = inputs.hold.low_n / inputs.need.most_n
     if hold.status == "too little" and times >= 1.0:

@@ -1,13 +1,14 @@
 """Led in front of the fish and let drop."""
 
-from nine_knots.core.base.score import Status
-from nine_knots.core.base.units import Units
+from dataclasses import dataclass
+
+from nine_knots.core.base.score import Finding, Reason
 from nine_knots.core.domain.design import Design
 from nine_knots.core.mechanics.stepper import History, Leg, history
 from nine_knots.core.mechanics.tree import Array
 from nine_knots.core.water.question import WaterQuestion
 from nine_knots.core.water.rig_in_water import rig_below
-from nine_knots.core.water.scores import WaterScore
+from nine_knots.core.water.scores import Found
 from nine_knots.core.water.simulated import SimulatedTechnique
 from nine_knots.core.water.slack_on_water import EVERY_S, drift_s, on_the_surface
 from nine_knots.core.water.surroundings import fluid_of, stream_of
@@ -17,6 +18,22 @@ from nine_knots.core.water.time_in_zone import FishedRig
 DROPS_S = 5.0  # in which a dropped fly should be down [G]
 
 
+class DropReason(Reason):
+    """How soon a fly is down that is let drop."""
+
+    HANGS = "hangs", "too little"
+    DOWN_LATE = "down late", "too little"
+    DOWN = "down in time", "right"
+
+
+@dataclass(frozen=True, slots=True)
+class DropFinding(Finding):
+    """Seconds until it is down (None where it never is), and the depth of the water in m."""
+
+    down_after_s: float | None
+    water_m: float
+
+
 class LetDrop(SimulatedTechnique):
     """Cast beyond the fish and left to fall on a held line: it should be down in front of the fish
     before the fish is past."""
@@ -24,7 +41,6 @@ class LetDrop(SimulatedTechnique):
     key = "let drop"
     place = 40
     top = "line"
-    question = "How soon is it down?"
     remedies = ("shot", "bead", "tippet length", "tippet spool", "dropper")
     may_lie = True
 
@@ -49,26 +65,13 @@ class LetDrop(SimulatedTechnique):
         """Where it comes lowest: a held line swings it up when it has dropped."""
         return lowest_fifth_m(heights)
 
-    def drifted(self, fished: FishedRig, units: Units) -> WaterScore:
+    def drifted(self, fished: FishedRig) -> Found:
         """Seconds to the bed."""
-        fly = fished.lowest
-        if fly.zone_after_s is None:
-            why = "It doesn't reach the bed: too light."
-            return WaterScore("too little", -1.5, "hangs", why)
-        depth = units.depth(fished.fishing.stream.depth_m).text
-        why = f"It falls through {depth}; lead the fish by as much."
-        status: Status = "right"
-        if fly.zone_after_s > DROPS_S:
-            status = "too little"
-            why = (
-                f"Slow through {depth}: use a heavier fly or shot, or cast well ahead of the fish."
-            )
-        return WaterScore(
-            status,
-            max(-1.4, 0.8 - 1.8 * fly.zone_after_s / DROPS_S),
-            f"down in {units.seconds(fly.zone_after_s)}",
-            why,
-        )
+        after, water_m = fished.lowest.zone_after_s, fished.fishing.stream.depth_m
+        if after is None:
+            return Found(DropFinding(DropReason.HANGS, None, water_m), -1.5)
+        reason = DropReason.DOWN_LATE if after > DROPS_S else DropReason.DOWN
+        return Found(DropFinding(reason, after, water_m), max(-1.4, 0.8 - 1.8 * after / DROPS_S))
 
 
 LET_DROP = LetDrop()

@@ -4,7 +4,7 @@ surface."""
 from nine_knots.core.domain.design import Design
 from nine_knots.core.mechanics.floats import Float
 from nine_knots.core.mechanics.fluid import Fluid
-from nine_knots.core.water.floated import Floated, FloatedTop
+from nine_knots.core.water.floated import Floated, FloatedBy, FloatedTop
 from nine_knots.core.water.time_in_zone import FishedRig
 
 LINE_TIP = Float(diameter_m=0.012, mass_kg=2e-4, lift_n=0.02, factor=30.0)
@@ -19,7 +19,7 @@ class OnLeader(Floated):
     key = "on the leader"
     place = 90
     top = "line"
-    floated_by = "line's tip"
+    floated_by = "line tip"
 
     def fits(self, design: Design) -> bool:
         """Where no other way does."""
@@ -34,7 +34,7 @@ class OnLeader(Floated):
         """Where the grease ends, if it is greased."""
         return design.leader.greased_m or None
 
-    def what_floats(self, fished: FishedRig) -> str:
+    def what_floats(self, fished: FishedRig) -> FloatedBy:
         """The greased leader, where it is greased."""
         return "greased leader" if fished.fishing.floats is GREASED else self.floated_by
 

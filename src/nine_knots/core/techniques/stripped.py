@@ -1,8 +1,10 @@
 """Cast out, counted down and stripped back."""
 
+from dataclasses import dataclass
+
 import numpy as np
 
-from nine_knots.core.base.units import Units
+from nine_knots.core.base.score import Finding, Reason
 from nine_knots.core.domain.design import Design
 from nine_knots.core.mechanics.stepper import Leg
 from nine_knots.core.mechanics.stream import Stream
@@ -10,7 +12,7 @@ from nine_knots.core.mechanics.tree import Array
 from nine_knots.core.schools import line_leads
 from nine_knots.core.water.on_the_line import OnTheLine, usual_count_s
 from nine_knots.core.water.question import WaterQuestion
-from nine_knots.core.water.scores import WaterScore
+from nine_knots.core.water.scores import Found
 from nine_knots.core.water.surroundings import STILL_M_S
 from nine_knots.core.water.time_in_zone import JIGS_M, ON_BED_M, FishedRig
 
@@ -20,13 +22,34 @@ SLOW_S = 1.5  # about a pull and its pause [G]
 CLIMBS_M = 0.25  # over the strip, from which it does not swim at one depth [G]
 
 
+class StripReason(Reason):
+    """How a fly swims from pull to pull."""
+
+    DRAGS_ON_BED = "drags on the bed", "too much"
+    JIGS = "jigs", "right"
+    TRACKS_LINE = "tracks the line", "right"
+
+
+@dataclass(frozen=True, slots=True)
+class StripFinding(Finding):
+    """By how much it rises and drops between pulls, and climbs (or goes down, negative) over the
+    strip, in m."""
+
+    leap_m: float
+    climbs_m: float
+
+    @property
+    def level(self) -> bool:
+        """Whether it swims at one depth."""
+        return abs(self.climbs_m) <= CLIMBS_M
+
+
 class Stripped(OnTheLine):
     """Pulled back in strips, with pauses: it may jig or track level, but not drag along the bed."""
 
     key = "stripped"
     place = 20
     top = "rod"
-    question = "Does it jig, or track the line?"
     remedies = (*OnTheLine.remedies, "count")
     at_the_water = ("count", "bead")
 
@@ -54,7 +77,7 @@ class Stripped(OnTheLine):
         """From the first pull."""
         return slice(min(begins, count - 1), count)
 
-    def drifted(self, fished: FishedRig, units: Units) -> WaterScore:
+    def drifted(self, fished: FishedRig) -> Found:
         """How it swims from pull to pull."""
         fly, history = fished.lowest, fished.fishing.history
         heights = history.places[:, fly.node, 1]
@@ -62,22 +85,12 @@ class Stripped(OnTheLine):
         late = heights[min(len(heights) - 1, begins + len(heights[begins:]) // 3) :]
         swims = heights[begins:]
         leap = jig_m(swims[swims > ON_BED_M], history.every_s)
-        if self.ploughs(fished):
-            why = (
-                "Line and fly drag along the bed: shorten the count, strip sooner, or use a "
-                "slower-sinking line."
-            )
-            return WaterScore("too much", 1.3, "drags on the bed", why)
-        if leap > JIGS_M:
-            why = f"It lifts at each pull and drops between, by {units.depth(leap).text}."
-            return WaterScore("right", min(0.9, leap / 0.3), "jigs", why)
         climbs = float(late[-1] - late[0])
-        goes = "swims at one depth"
-        if abs(climbs) > CLIMBS_M:
-            word = "climbs" if climbs > 0.0 else "goes down"
-            goes = f"{word} by {units.depth(abs(climbs)).text} as the line comes in"
-        why = f"The pulls hardly lift it: it {goes}."
-        return WaterScore("right", -0.5, "tracks the line", why)
+        if self.ploughs(fished):
+            return Found(StripFinding(StripReason.DRAGS_ON_BED, leap, climbs), 1.3)
+        if leap > JIGS_M:
+            return Found(StripFinding(StripReason.JIGS, leap, climbs), min(0.9, leap / 0.3))
+        return Found(StripFinding(StripReason.TRACKS_LINE, leap, climbs), -0.5)
 
 
 def follow_of(design: Design, ask: WaterQuestion) -> float:

@@ -1,9 +1,10 @@
 """On a tight line, led by the rod's tip."""
 
+from dataclasses import dataclass
+
 import numpy as np
 
-from nine_knots.core.base.score import Status
-from nine_knots.core.base.units import Units
+from nine_knots.core.base.score import Finding, Reason, Score
 from nine_knots.core.domain.design import Design
 from nine_knots.core.mechanics.stepper import History, Leg, history
 from nine_knots.core.mechanics.stream import Stream
@@ -11,7 +12,7 @@ from nine_knots.core.mechanics.tree import Array
 from nine_knots.core.schools import line_leads
 from nine_knots.core.water.question import WaterQuestion
 from nine_knots.core.water.rig_in_water import RigInWater, rig_below
-from nine_knots.core.water.scores import WaterScore
+from nine_knots.core.water.scores import Found, water_score
 from nine_knots.core.water.simulated import SimulatedTechnique
 from nine_knots.core.water.slack_on_water import EVERY_S, drift_s
 from nine_knots.core.water.surroundings import STILL_M_S, fluid_of, stream_of
@@ -20,6 +21,36 @@ from nine_knots.core.water.time_in_zone import FishedRig
 
 SLOPE = 0.9  # of its length beyond the rod's tip, how far a tight line's fly lands away
 LEAST_SHARE = 0.2  # of the drift in the zone [G]
+UNDER_M = 0.1  # of the sighter under water, from which it shows too little [G]
+WET_M = 0.01
+
+
+class TightLineReason(Reason):
+    """How soon a led rig is down, and for how long."""
+
+    DRAGS_ON_BED = "drags on the bed", "too much"
+    NEVER_DOWN = "never gets down", "too little"
+    TOO_SHORT = "too short in the zone", "too little"
+    IN_ZONE = "in the zone", "right"
+
+
+@dataclass(frozen=True, slots=True)
+class TightLineFinding(Finding):
+    """What of its weight rests on the bed, how near to the bed it comes in m, seconds until it is
+    down (None where it never is), in the zone and of drift; metres of the sighter under water where
+    the flies are lowest."""
+
+    contact: float
+    lowest_m: float
+    zone_after_s: float | None
+    zone_for_s: float
+    drift_s: float
+    sighter_under_m: float
+
+    @property
+    def sighter_drowned(self) -> bool:
+        """Whether so much of the sighter is under water that it shows too little."""
+        return self.sighter_under_m >= UNDER_M
 
 
 class TightLine(SimulatedTechnique):
@@ -31,7 +62,6 @@ class TightLine(SimulatedTechnique):
     top = "rod"
     drifts = True
     other_schools = ("indicator-nymph-tag", "nymph-under-dry")
-    question = "Is it down, and long enough?"
     remedies = ("out", "shot", "bead", "tippet length", "tippet spool", "dropper", "lead")
     at_the_water = ("out", "lead", "shot", "bead")
     tuned = ("mark", "shot", "bead")
@@ -59,25 +89,47 @@ class TightLine(SimulatedTechnique):
         """Where it comes lowest: a led line swings up at the end."""
         return lowest_fifth_m(heights)
 
-    def drifted(self, fished: FishedRig, units: Units) -> WaterScore:
+    def drift(self, fished: FishedRig) -> Score:
+        """The drift score; on its edge where the sighter goes under and shows nothing."""
+        drowned = sighter_under_m(fished) >= UNDER_M
+        return water_score("drift", self.drifted(fished), drowned)
+
+    def drifted(self, fished: FishedRig) -> Found:
         """Dragging, never down, or so long in the zone."""
         fly = fished.lowest
         share = fly.zone_for_s / fished.drift_s
+        reason, off = TightLineReason.IN_ZONE, max(-1.4, min(0.6, 2.5 * (share - 0.6)))
         if fished.drags:
-            lies = f"{fished.contact:.0%} of its weight rests on the bed"
-            why = f"{lies}: lead faster, or use lighter flies."
-            return WaterScore("too much", 1.3, "drags on the bed", why)
-        if fly.zone_after_s is None:
-            least = units.depth(fly.lowest_m).text
-            why = (
-                f"It gets no closer to the bed than {least}: use heavier flies or finer "
-                "tippet, or lead slower."
-            )
-            return WaterScore("too little", -1.5, "never gets down", why)
-        figure = f"{units.seconds(fly.zone_for_s)} in the zone"
-        why = f"Down after {units.seconds(fly.zone_after_s)}, of {units.seconds(fished.drift_s)}."
-        status: Status = "too little" if share < LEAST_SHARE else "right"
-        return WaterScore(status, max(-1.4, min(0.6, 2.5 * (share - 0.6))), figure, why)
+            reason, off = TightLineReason.DRAGS_ON_BED, 1.3
+        elif fly.zone_after_s is None:
+            reason, off = TightLineReason.NEVER_DOWN, -1.5
+        elif share < LEAST_SHARE:
+            reason = TightLineReason.TOO_SHORT
+        finding = TightLineFinding(
+            reason=reason,
+            contact=fished.contact,
+            lowest_m=fly.lowest_m,
+            zone_after_s=fly.zone_after_s,
+            zone_for_s=fly.zone_for_s,
+            drift_s=fished.drift_s,
+            sighter_under_m=sighter_under_m(fished),
+        )
+        return Found(finding, off)
+
+
+def sighter_under_m(fished: FishedRig) -> float:
+    """How much of the sighter is under water, in m, where the flies are lowest."""
+    history, rig = fished.fishing.history, fished.fishing.rig
+    places = history.places[int(history.places[:, rig.lowest.node, 1].argmin())]
+    under = 0.0
+    for part in rig.parts:
+        if not part.sighter or part.dropper:
+            continue
+        reach = rig.tree.reach[list(part.nodes)]
+        wet = places[list(part.nodes), 1] < fished.fishing.stream.depth_m - WET_M
+        if wet.any():
+            under += float(reach[-1] - reach[int(wet.argmax())])
+    return under
 
 
 def out_m(design: Design, ask: WaterQuestion) -> float:

@@ -18,8 +18,6 @@ class UnderDry(Floated):
     usual_drift_m = 9.0
     other_schools = ("tight-line", "indicator-nymph-tag")
     floated_by = "dry fly"
-    lighten = "use a lighter nymph, a shorter drop, or the dry alone"
-    instead = " Too deep or too fast for a dry: use an indicator or a tight line."
 
     def fits(self, design: Design) -> bool:
         """Where a fly above the point is dressed to float."""

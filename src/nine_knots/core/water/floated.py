@@ -1,13 +1,13 @@
 """Ways in which something floats the rig and drifts with it: laid out, settled, followed."""
 
 from abc import abstractmethod
-from typing import ClassVar, NamedTuple
+from dataclasses import dataclass
+from typing import ClassVar, Literal, NamedTuple
 
 import numpy as np
 
 from nine_knots.core.base.errors import CannotCompute
-from nine_knots.core.base.score import Score
-from nine_knots.core.base.units import Units
+from nine_knots.core.base.score import Finding, Reason, Score
 from nine_knots.core.domain.design import Design
 from nine_knots.core.mechanics.floats import Float
 from nine_knots.core.mechanics.fluid import Fluid
@@ -18,7 +18,7 @@ from nine_knots.core.mechanics.tree import Array
 from nine_knots.core.water.question import WaterQuestion
 from nine_knots.core.water.remedy_kinds import Tunes, What
 from nine_knots.core.water.rig_in_water import RigInWater, rig_below
-from nine_knots.core.water.scores import WaterScore, drift_score
+from nine_knots.core.water.scores import Found, water_score
 from nine_knots.core.water.simulated import SimulatedTechnique
 from nine_knots.core.water.slack_on_water import EVERY_S, drift_s, on_the_surface
 from nine_knots.core.water.surroundings import STILL_M_S, fluid_of, stream_of
@@ -28,6 +28,34 @@ from nine_knots.core.water.time_in_zone import ANCHORED, NATURAL, TOUCHES, Fishe
 LANDS = 0.75  # of its length, how far beyond its float a rig lands: the rest lies in curves [G]
 SETTLES_M, SETTLES_S = 15.0, (10.0, 40.0)  # within which a drift settles [G]
 COARSE_STEP_S = 0.02
+FloatedBy = Literal["indicator", "dry fly", "line tip", "greased leader"]
+
+
+class FloatedReason(Reason):
+    """How a rig drifts under what floats it."""
+
+    GOES_UNDER = "goes under", "too much"
+    HANGS_STILL = "hangs still", "right"
+    ANCHORED = "anchored", "too much"
+    DRAGS_ON_BED = "drags on the bed", "too much"
+    HELD_BACK = "held back by the bed", "too much"
+    TOO_LIGHT = "never reaches the zone", "too little"
+    DOWN_TOO_LATE = "down too late", "too little"
+    DRIFTS = "drifts", "right"
+
+
+@dataclass(frozen=True, slots=True)
+class FloatedFinding(Finding):
+    """What floats it, its speed over the surface's (None in still water), what of its weight rests
+    on the bed, seconds of drift, until it is in the zone (None where it never is) and in it."""
+
+    floated_by: FloatedBy
+    share: float | None
+    contact: float
+    drift_s: float
+    zone_after_s: float | None
+    zone_for_s: float
+    touches: bool
 
 
 class FloatedTop(NamedTuple):
@@ -43,14 +71,10 @@ class Floated(SimulatedTechnique):
     """A rig under something that floats and drifts by itself: it should drift almost as fast as the
     surface, down in the zone for most of the drift.
 
-    ``floated_by`` is what floats it, in words; ``lighten`` what to do where it drags, ``instead``
-    what to fish where it never gets down.
+    ``floated_by`` is what floats it.
     """
 
     drifts: ClassVar[bool] = True
-    lighten: ClassVar[str] = "use less weight, or set it shallower"
-    instead: ClassVar[str] = ""
-    question: ClassVar[str] = "Does it drift freely?"
     remedies: ClassVar[tuple[What, ...]] = (
         "shot",
         "bead",
@@ -59,7 +83,7 @@ class Floated(SimulatedTechnique):
         "dropper",
     )
     tuned: ClassVar[tuple[Tunes, ...]] = ("shot", "bead")
-    floated_by: ClassVar[str]
+    floated_by: ClassVar[FloatedBy]
 
     @abstractmethod
     def floated_top(self, design: Design, fluid: Fluid) -> FloatedTop:
@@ -81,49 +105,56 @@ class Floated(SimulatedTechnique):
         settled = settled_of(rig, top.floats, stream, fluid, start)
         return RigInStream(self, rig, stream, fluid, follow, top.floats, settled, lasts, lasts)
 
-    def what_floats(self, fished: FishedRig) -> str:
-        """What floats it, in words."""
+    def what_floats(self, fished: FishedRig) -> FloatedBy:
+        """What floats it."""
         return self.floated_by
 
-    def drift(self, fished: FishedRig, units: Units) -> Score:
-        """The drift cord; on its edge where the rig ticks the bed."""
-        touches = fished.contact > TOUCHES
-        return drift_score(self.question, self.drifted(fished, units), touches)
+    def drift(self, fished: FishedRig) -> Score:
+        """The drift score; on its edge where the rig ticks the bed."""
+        return water_score("drift", self.drifted(fished), fished.contact > TOUCHES)
 
-    def drifted(self, fished: FishedRig, units: Units) -> WaterScore:
+    def drifted(self, fished: FishedRig) -> Found:
         """Under, still, anchored, dragging, too light, too late, or right."""
-        what, share, fly = self.what_floats(fished), fished.share, fished.lowest
-        if fished.goes_under:
-            why = f"The rig pulls the {what} under: use less weight, or a bigger float."
-            return WaterScore("too much", 1.7, "goes under", why)
-        if share is None:
-            return WaterScore(
-                "right", 0.0, "hangs still", "Still water: it hangs where you cast it."
-            )
-        rate = f"{share:.0%} of the surface speed"
-        if share < ANCHORED:
-            why = "It rests on the bed and holds the line: too heavy."
-            return WaterScore("too much", 2.0, "anchored", why)
-        if fished.drags:
-            lies = f"{fished.contact:.0%} of its weight rests on the bed"
-            if fished.contact <= TOUCHES:
-                lies = f"It goes at {rate}, held back by flies that brush the bed"
-            why = f"{lies}: {self.lighten}."
-            return WaterScore("too much", 1.3, "drags on the bed", why)
-        if fly.zone_after_s is None:
-            why = f"It never reaches the zone in {units.seconds(fished.drift_s)} of drift."
-            why = f"{why} It drifts at {rate}.{self.instead}"
-            return WaterScore("too little", -1.5, "too light", why)
-        if fly.zone_after_s > 0.5 * fished.drift_s:
-            after = units.seconds(fly.zone_after_s)
-            why = f"In the zone only after {after}, more than half the drift."
-            return WaterScore("too little", -1.15, "down too late", why)
-        touch = " It ticks the bed." if fished.contact > TOUCHES else ""
-        low, high = NATURAL
-        slow = (0.5 * (low + high) - share) / (high - low)
-        why = f"{_words_of(what, share)} {_zone_words(fished, units)}{touch}"
-        figure = f"drifts at {rate.split(' of ')[0]}"
-        return WaterScore("right", max(-0.9, min(0.9, slow)), figure, why)
+        reason, off = _reason(fished)
+        fly, share = fished.lowest, fished.share
+        if reason is FloatedReason.DRIFTS and share is not None:
+            low, high = NATURAL
+            off = max(-0.9, min(0.9, (0.5 * (low + high) - share) / (high - low)))
+        follows = reason in FOLLOWED
+        finding = FloatedFinding(
+            reason=reason,
+            floated_by=self.what_floats(fished),
+            share=share,
+            contact=fished.contact,
+            drift_s=fished.drift_s,
+            zone_after_s=fly.zone_after_s if follows else None,
+            zone_for_s=fly.zone_for_s if follows else 0.0,
+            touches=fished.contact > TOUCHES,
+        )
+        return Found(finding, off)
+
+
+FOLLOWED = (FloatedReason.TOO_LIGHT, FloatedReason.DOWN_TOO_LATE, FloatedReason.DRIFTS)
+"""Reasons for which the drift is followed; the others are known without."""
+
+
+def _reason(fished: FishedRig) -> tuple[FloatedReason, float]:
+    """Why it drifts as it does, and how far that is off; what is known soonest first."""
+    if fished.goes_under:
+        return FloatedReason.GOES_UNDER, 1.7
+    if fished.share is None:
+        return FloatedReason.HANGS_STILL, 0.0
+    if fished.share < ANCHORED:
+        return FloatedReason.ANCHORED, 2.0
+    if fished.drags:
+        lies = fished.contact > TOUCHES
+        return FloatedReason.DRAGS_ON_BED if lies else FloatedReason.HELD_BACK, 1.3
+    after = fished.lowest.zone_after_s
+    if after is None:
+        return FloatedReason.TOO_LIGHT, -1.5
+    if after > 0.5 * fished.drift_s:
+        return FloatedReason.DOWN_TOO_LATE, -1.15
+    return FloatedReason.DRIFTS, 0.0
 
 
 def settled_of(
@@ -154,21 +185,4 @@ def _followed(
         top_n=(float(top[0]), float(top[1])),
         floor_n=float(end.floor_n[-3:].sum(axis=1).mean()),
         clear=False,
-    )
-
-
-def _words_of(what: str, share: float) -> str:
-    low, high = NATURAL
-    if share > high:
-        return f"The {what} drifts almost at surface speed: little holds it back."
-    if share < low:
-        return f"The {what} drifts much slower than the surface: close to dragging."
-    return "A little slower than the surface, as is natural."
-
-
-def _zone_words(fished: FishedRig, units: Units) -> str:
-    fly = fished.lowest
-    assert fly.zone_after_s is not None
-    return (
-        f"In the zone after {units.seconds(fly.zone_after_s)}, for {units.seconds(fly.zone_for_s)}."
     )

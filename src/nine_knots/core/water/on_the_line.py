@@ -3,7 +3,6 @@
 from abc import abstractmethod
 from typing import ClassVar
 
-from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.in_water import fly_body
 from nine_knots.core.domain.tackle import line_profile
@@ -16,8 +15,8 @@ from nine_knots.core.schools import line_leads
 from nine_knots.core.water.question import WaterQuestion
 from nine_knots.core.water.remedy_kinds import What
 from nine_knots.core.water.rig_in_water import RigInWater, rig_below
-from nine_knots.core.water.scores import WaterScore
-from nine_knots.core.water.simulated import SimulatedTechnique, down_m, fishes_at
+from nine_knots.core.water.scores import DepthReason, Found
+from nine_knots.core.water.simulated import SimulatedTechnique, depth_finding, down_m
 from nine_knots.core.water.slack_on_water import EVERY_S, drift_s, on_the_surface
 from nine_knots.core.water.surroundings import fluid_of, stream_of
 from nine_knots.core.water.technique import RigInStream
@@ -64,16 +63,14 @@ class OnTheLine(SimulatedTechnique):
 
         return RigInStream(self, rig, stream, fluid, follow, None, None, begins, drift_s(stream))
 
-    def deep(self, fished: FishedRig, units: Units) -> WaterScore:
+    def deep(self, fished: FishedRig) -> Found:
         """How far down it swims, in how much water."""
-        depth_m = fished.fishing.stream.depth_m
-        share, whole = down_m(fished) / depth_m, units.depth(depth_m).text
-        figure, why = fishes_at(fished, units), f"In {whole} of water."
-        if share < SHALLOW_SHARE:
-            why = f"Just under the surface of {whole}: right for fish that look up."
+        share = down_m(fished) / fished.fishing.stream.depth_m
         if self.ploughs(fished):
-            return WaterScore("too much", 1.3, figure, f"On the bed. {why}")
-        return WaterScore("right", max(-0.95, min(0.95, 2.2 * (share - 0.5))), figure, why)
+            return Found(depth_finding(fished, DepthReason.PLOUGHS_BED), 1.3)
+        shallow = share < SHALLOW_SHARE
+        reason = DepthReason.UNDER_SURFACE if shallow else DepthReason.IN_THE_WATER
+        return Found(depth_finding(fished, reason), max(-0.95, min(0.95, 2.2 * (share - 0.5))))
 
     def ploughs(self, fished: FishedRig) -> bool:
         """Whether line and fly go along the bed."""

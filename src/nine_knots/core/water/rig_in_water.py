@@ -40,6 +40,7 @@ class PartNodes:
     piece: int
     nodes: tuple[int, ...]
     dropper: bool = False
+    sighter: bool = False
 
 
 @dataclass(frozen=True)
@@ -106,7 +107,7 @@ def rig_below(
                 things[thing] = node
                 if leader.attachments[thing].kind == "shot":
                     builder.hang(shot_body(leader.attachments[thing], fluid.rho), node)
-        parts.append(PartNodes(number, tuple(nodes)))
+        parts.append(PartNodes(number, tuple(nodes), sighter=piece.role == "sighter"))
     end = node
     for number, at in droppers:
         dropper = leader.joints[number].dropper

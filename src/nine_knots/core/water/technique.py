@@ -9,7 +9,6 @@ import numpy as np
 
 from nine_knots.core.base.cached_field import cached_field
 from nine_knots.core.base.score import Score
-from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.situation import WaterKind
 from nine_knots.core.mechanics.floats import Float
@@ -35,7 +34,7 @@ class Technique(ABC):
 
     ``place`` is when it is asked whether it fits, smaller first; ``followed`` is False where the
     rig stays on the surface; ``drifts`` where its flies go with the stream, ``usual_drift_m`` far.
-    ``question`` is the drift score's question. ``remedies`` are tried where a score is wrong;
+    ``remedies`` are tried where a score is wrong;
     ``at_the_water`` is what an angler changes there and then, a setting before a weight; ``tuned``
     has a least and a most. ``shorter_sinks`` where a shorter tippet brings the fly down,
     ``may_lie`` where it may lie on the bed, ``by_slack`` where a cast must be thrown first for its
@@ -45,7 +44,6 @@ class Technique(ABC):
     key: ClassVar[str]
     place: ClassVar[int]
     top: ClassVar[Top]
-    question: ClassVar[str]
     remedies: ClassVar[tuple[What, ...]]
     followed: ClassVar[bool] = True
     drifts: ClassVar[bool] = False
@@ -58,7 +56,7 @@ class Technique(ABC):
     by_slack: ClassVar[bool] = False
 
     @abstractmethod
-    def measures(self, design: Design, ask: WaterQuestion, units: Units) -> Iterator[Score]:
+    def measures(self, design: Design, ask: WaterQuestion) -> Iterator[Score]:
         """Depth and drift, the cheaper first; CannotCompute where a model refuses."""
 
     @abstractmethod

@@ -15,12 +15,15 @@ from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.in_water import fly_float
 from nine_knots.core.domain.leader.workbench import Workbench
 from nine_knots.core.domain.plan import FlyFor
-from nine_knots.core.domain.situation import Situation, Wish
-from nine_knots.core.plan.by_hand import by_hand
+from nine_knots.core.domain.situation import Wish
 from nine_knots.core.plan.what_if import AS_PLANNED, WhatIfQuestion, WhatIfRig
 from nine_knots.core.remedies.search import Trial, other_spools
 from nine_knots.core.remedies.turnover import remedies_for
 from nine_knots.core.water.question import USUAL_QUESTION
+from nine_knots.words.adjustments import adjustment_words
+from nine_knots.words.plan.by_hand import by_hand
+from nine_knots.words.plan.what_if_rig import rig_change
+from nine_knots.words.scores.reading import score_figure
 
 SLOWER = (0.9, 0.8, 0.7)  # of the planned stroke, at which it is mended where it piles up
 MOVED: tuple[Wish, ...] = ("swing", "strip")
@@ -56,8 +59,8 @@ def water_advice_of(
         high, low = ("It does not touch", "It drags on the bed")
         if design.situation.wish in MOVED:
             high, low = ("It fishes too high", "It fishes too deep, or hangs up")
-        yield WaterAdvice(high, _next(design.situation, grid, 1))
-        yield WaterAdvice(low, _next(design.situation, grid, -1))
+        yield WaterAdvice(high, _next(before, grid, 1))
+        yield WaterAdvice(low, _next(before, grid, -1))
         yield WaterAdvice("They follow and turn away", _finer(design, before.angler))
     yield WaterAdvice("It piles up", _straighter(design, before.stroke, before.angler, before.gust))
     yield WaterAdvice(
@@ -67,16 +70,18 @@ def water_advice_of(
     yield WaterAdvice("A tangle, a curl", TANGLED)
 
 
-def _next(day: Situation, grid: tuple[tuple[WhatIfRig, ...], ...], step: int) -> str:
+def _next(before: WhatIfQuestion, grid: tuple[tuple[WhatIfRig, ...], ...], step: int) -> str:
     """What the table says of water so much deeper (1) or shallower (-1) that the rig is wrong in
     it; where it is right in all of them, that it is not the rig."""
+    day, units = before.design.situation, before.angler.units
     rows = grid[AS_PLANNED + 1 :] if step > 0 else grid[:AS_PLANNED][::-1]
     for row in rows:
         cell = row[min(AS_PLANNED, len(row) - 1)]
-        if cell.change:
-            return f"{capitalised(cell.change).rstrip('.')}."
+        change = rig_change(cell, day, before.stroke.drop, units)
+        if change:
+            return f"{capitalised(change).rstrip('.')}."
     times = "half as deep again" if step > 0 else "two thirds as deep"
-    return f"The rig is right in water {times}: {by_hand(day, step > 0)}."
+    return f"The rig is right in water {times}: {by_hand(day.wish, day.water.pace_m_s, step > 0)}."
 
 
 def _drier(design: Design, flies: tuple[FlyFor, ...]) -> str:
@@ -97,20 +102,20 @@ def _drier(design: Design, flies: tuple[FlyFor, ...]) -> str:
 def _finer(design: Design, angler: Angler) -> str:
     """The next finer tippet owned, and whether it still holds; or rest them."""
     bench = Workbench(stock=angler.stock, fly=design.situation.fly, units=angler.units)
-    now = Trial("", design, Stroke(), USUAL_QUESTION)
+    now = Trial(design, Stroke(), USUAL_QUESTION)
     last = len(design.leader.pieces) - 1
     for finer in islice(other_spools(now, bench, last, False, "tippet"), 3):
         hold = next(
             score for score in scores_without_cast(finer.design, angler) if score.key == "hold"
         )
         across = angler.units.tippet(finer.design.leader.tippet_diameter_m).text
+        breaks = score_figure(hold, angler.units)
         if hold.status == "too little":
             return (
-                f"Rest them, then try a smaller fly. Don't go finer: {across} {hold.figure}, "
-                "too little "
-                "for such a fish here."
+                f"Rest them, then try a smaller fly. Don't go finer: {across} {breaks}, "
+                "too little for such a fish here."
             )
-        return f"Rest them, then go finer: {across}; it {hold.figure}."
+        return f"Rest them, then go finer: {across}; it {breaks}."
     return "Rest them, then try a smaller fly. You carry no finer tippet."
 
 
@@ -125,7 +130,8 @@ def _straighter(design: Design, stroke: Stroke, angler: Angler, gust: Gust) -> s
             continue
         if found:
             slow = f"{1.0 - slower:.0%}"
-            return f"{capitalised(found[0].words)}: then it opens with a stroke {slow} slower, too."
+            words = capitalised(adjustment_words(found[0].change, angler.units))
+            return f"{words}: then it opens with a stroke {slow} slower, too."
     return (
         "It opens with a stroke a third slower, so it's the timing: let the back cast "
         "straighten, and stop high."

@@ -38,6 +38,7 @@ from nine_knots.words.plan.packed import (
 from nine_knots.words.plan.reading import LightReading, PlanReading, plan_reading
 from nine_knots.words.plan.reminders import REMINDERS
 from nine_knots.words.plan.rig_states import rig_states
+from nine_knots.words.plan.what_if_rig import fly_words, rig_change, rig_figure
 from nine_knots.words.rig import items_on
 from nine_knots.words.tying.steps import hang_steps
 
@@ -202,12 +203,7 @@ def _stop(
         before = WhatIfQuestion(design, stop.fit.stroke, angler, gust)
         rows = tuple(before.grid())
         sees = tuple(water_advice_of(before, rows, plan.flies, _wind(before, units)))
-        flies = tuple(
-            f"{other_fly.title}: as it is."
-            if other_fly.serves
-            else f"{other_fly.title}: not like this. {other_fly.words}"
-            for other_fly in before.other_flies(plan.flies)
-        )
+        flies = tuple(fly_words(tried, units) for tried in before.other_flies(plan.flies))
         setting = tuple(f"{item.title}. {item.detail}" for item in hang_steps(design.leader, units))
     planned = (_middle(len(rows)), _middle(len(rows[0]) if rows else 0))
     return PackedStop(
@@ -229,13 +225,7 @@ def _stop(
             SliderStep(fast_words(what_if_rig.pace_m_s, units))
             for what_if_rig in (rows[0] if rows else ())
         ),
-        cells=tuple(
-            tuple(
-                WaterCell(what_if_rig.figure, what_if_rig.status, what_if_rig.change)
-                for what_if_rig in row
-            )
-            for row in rows
-        ),
+        cells=tuple(tuple(_cell(what_if_rig, stop, units) for what_if_rig in row) for row in rows),
         planned=planned,
         levels=_levels(plan, stretch, rows, units),
         sees=sees,
@@ -243,6 +233,12 @@ def _stop(
         cautions=read.cautions,
         rules=read.rules,
     )
+
+
+def _cell(rig: WhatIfRig, stop: PlannedStop, units: Units) -> WaterCell:
+    drop = stop.fit is not None and stop.fit.stroke.drop
+    change = rig_change(rig, stop.choice.day, drop, units)
+    return WaterCell(rig_figure(rig, units), rig.status, change)
 
 
 def _settings(stop: PlannedStop, units: Units) -> tuple[SettingStep, ...]:

@@ -4,10 +4,9 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 
 from nine_knots.core.assess.angler import Angler
-from nine_knots.core.assess.water_rules import quick_fixes
 from nine_knots.core.base.prose import capitalised, count_words, join_words
 from nine_knots.core.base.quantity import System
-from nine_knots.core.base.score import Score
+from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.knots.table import KnotKey
 from nine_knots.core.domain.places import Place
@@ -15,6 +14,8 @@ from nine_knots.core.domain.plan import DayPlan
 from nine_knots.core.plan.planned import PlannedStop, WorkedPlan
 from nine_knots.core.plan.set_cover import Cover
 from nine_knots.core.plan.stops import stretch_of, tide_of
+from nine_knots.core.remedies.adjustment import OtherStroke, StopAndDrop
+from nine_knots.words.adjustments import done_words
 from nine_knots.words.outline import OutlinePart, outline
 from nine_knots.words.places import (
     beyond_words,
@@ -33,7 +34,11 @@ from nine_knots.words.plan.tonight import (
     tying_words,
 )
 from nine_knots.words.rig import HungItem, items_on
+from nine_knots.words.schools_today import outcome_words
+from nine_knots.words.scores.reading import ScoreReading, score_readings
+from nine_knots.words.shortages import wanted_words
 from nine_knots.words.tying.batch import Batch
+from nine_knots.words.water_rules import quick_fixes
 
 THUNDER = "Thunder: rods conduct. Lay the rod down, leave the water and wait."
 SEARCHED_FOR = "No school from what you own suits this stretch; this leader was searched for."
@@ -58,7 +63,7 @@ class StopReading:
     words: str
     outline: tuple[OutlinePart, ...]
     hung: tuple[HungItem, ...]
-    measures: tuple[Score, ...]
+    measures: tuple[ScoreReading, ...]
     cautions: tuple[str, ...]
     rules: str
     design: Design | None
@@ -150,14 +155,16 @@ def _stop(
         design, title = fit.design, candidate.title
         facts, hint = leader_parts(design, units), quick_fixes(design, units)
         change = change_words(before, design, title, units)
-        thrown = fit.words if fit.words.startswith(("with ", "thrown ")) else ""
-        words = f"Throw it {thrown.removeprefix('thrown ')}." if thrown else ""
+        words = ""
+        if isinstance(fit.change, OtherStroke | StopAndDrop):
+            words = f"Throw it {done_words(fit.change, units).removeprefix('thrown ')}."
         if candidate.origin == "sought":
             words = f"{SEARCHED_FOR} {words}".strip()
         if candidate.buys:
-            words = f"{words} To buy: {join_words(list(candidate.buys))}.".strip()
+            buys = join_words([wanted_words(wanted, units) for wanted in candidate.buys])
+            words = f"{words} To buy: {buys}.".strip()
     elif stop.nearest is not None:
-        words = f"Nothing found suits this stretch. Nearest: {_nearest(stop)}"
+        words = f"Nothing found suits this stretch. Nearest: {_nearest(stop, units)}"
     else:
         words = (
             "No school can be built for it from what you own. Add spools, or plan another fly here."
@@ -177,18 +184,18 @@ def _stop(
         words=words,
         outline=outline(design.leader) if design else (),
         hung=items_on(design.leader) if design else (),
-        measures=fit.measures if fit else (),
+        measures=score_readings(fit.measures, units) if fit else (),
         cautions=(*stretch_cautions(stretch, day.water), *hint),
         rules=rules_words(day.water.rules, units) if stretch.own_rules is not None else "",
         design=design,
     )
 
 
-def _nearest(stop: PlannedStop) -> str:
+def _nearest(stop: PlannedStop, units: Units) -> str:
     assert stop.nearest is not None
     near = stop.nearest
     title = near.design.title if near.design is not None else near.key
-    return f"{title}. {capitalised(near.words).rstrip('.')}."
+    return f"{title}. {outcome_words(near, units)}"
 
 
 def _words(found: WorkedPlan) -> str:

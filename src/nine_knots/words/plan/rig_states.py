@@ -11,6 +11,7 @@ from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.event_kinds import WEARS
 from nine_knots.core.domain.leader import LevelSection, TaperedSection
 from nine_knots.core.domain.leader.sections import Wear
+from nine_knots.words.scores.reading import score_figure
 from nine_knots.words.tying.cutting import used_above_m
 
 LEAST_SHARE = 0.6  # of the tippet as it was planned: shorter, it is another leader [G]
@@ -80,7 +81,7 @@ def _state(design: Design, angler: Angler, wear: Wear, off_m: float, left: int) 
     return PackedRigState(
         tippet=units.length(shorter_m).text,
         left=_left(left),
-        hold=hold.figure,
+        hold=score_figure(hold, units),
         status=hold.status,
         renew=_renew(wear, left, hold.status),
     )

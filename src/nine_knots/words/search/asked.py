@@ -4,12 +4,12 @@ from dataclasses import dataclass
 from typing import Literal
 
 from nine_knots.core.assess.own_cast import UNKNOWN, OwnCast
-from nine_knots.core.assess.turnover import stroke_words
 from nine_knots.core.base.prose import count_words
 from nine_knots.core.base.units import Units
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.domain.situation import Situation
 from nine_knots.core.search.demands import Bought, Demands
+from nine_knots.words.scores.turnover import stroke_words
 
 Part = Literal["stroke", "fish", "knots", "flies", "length", "bought", "wishes"]
 FROM: dict[Bought, str] = {

@@ -3,9 +3,8 @@ school."""
 
 from dataclasses import dataclass
 
-from nine_knots.core.assess.usual_length import longer_or_shorter
+from nine_knots.core.assess.usual_length import unusual_length
 from nine_knots.core.base.prose import capitalised, count_words, join_words
-from nine_knots.core.base.score import Score
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.leader import Leader
 from nine_knots.core.domain.situation import Situation
@@ -17,7 +16,9 @@ from nine_knots.core.search.nearest_school import SchoolNeighbours
 from nine_knots.words.outline import OutlinePart, outline
 from nine_knots.words.rig import HungItem, items_on
 from nine_knots.words.schools_today import leader_facts
+from nine_knots.words.scores.reading import ScoreReading, score_readings
 from nine_knots.words.search.comparison import compare, to_tippet, wish_figure
+from nine_knots.words.usual_length import unusual_length_words
 
 BEST: dict[Wish, str] = {
     "easy to throw": "is as easy to throw as any",
@@ -38,7 +39,7 @@ class FoundCard:
     leader: Leader
     outline: tuple[OutlinePart, ...]
     hung: tuple[HungItem, ...]
-    measures: tuple[Score, ...]
+    measures: tuple[ScoreReading, ...]
     why: str
     gives_up: str
     nearest_school: str
@@ -56,7 +57,9 @@ def card_of(
     """The card of one of the dozen, the balanced one being the first of them."""
     why, gives_up = _why(chosen, dozen, demands, units), _gives_up(chosen, dozen, demands, units)
     if not demands.asks_length:
-        how_long = longer_or_shorter(chosen.one.table.leader.length_m, day, units)
+        how_long = unusual_length_words(
+            unusual_length(chosen.one.table.leader.length_m, day), units
+        )
         gives_up = f"{gives_up} {how_long}".rstrip()
     return _card(chosen.one, neighbours, units, why, gives_up)
 
@@ -80,7 +83,7 @@ def _card(
         leader=leader,
         outline=outline(leader),
         hung=items_on(leader),
-        measures=evaluated.measures,
+        measures=score_readings(evaluated.measures, units),
         why=why,
         gives_up=gives_up,
         nearest_school=_nearest_school(evaluated, neighbours),
@@ -124,9 +127,10 @@ def _why(chosen: Pick, dozen: tuple[Pick, ...], demands: Demands, units: Units) 
 
 def _best(evaluated: Evaluated, wish: Wish, units: Units) -> str:
     of_it = {
-        "easy to throw": wish_figure(evaluated, "turnover"),
-        "fishing well": wish_figure(evaluated, "drift") or wish_figure(evaluated, "depth"),
-        "strong": wish_figure(evaluated, "hold"),
+        "easy to throw": wish_figure(evaluated, "turnover", units),
+        "fishing well": wish_figure(evaluated, "drift", units)
+        or wish_figure(evaluated, "depth", units),
+        "strong": wish_figure(evaluated, "hold", units),
         "long and fine": to_tippet(evaluated, units),
         "few knots": count_words(evaluated.table.knots, "knot"),
     }[wish]

@@ -2,11 +2,12 @@
 
 from collections.abc import Callable
 
-from nine_knots.core.assess.turnover import share_words
 from nine_knots.core.base.prose import count_words
 from nine_knots.core.base.units import Units
 from nine_knots.core.search.demands import WISHES, Wish
 from nine_knots.core.search.evaluated import SEEN, Evaluated
+from nine_knots.words.scores.reading import score_figure
+from nine_knots.words.scores.turnover import share_words
 
 Said = Callable[[Evaluated, Evaluated, Units], str]
 
@@ -21,9 +22,11 @@ def compare(evaluated: Evaluated, other: Evaluated, units: Units, *, better: boo
     ]
 
 
-def wish_figure(evaluated: Evaluated, key: str) -> str:
+def wish_figure(evaluated: Evaluated, key: str, units: Units) -> str:
     """What one of its measures says, in a few words; nothing where the models do not follow it."""
-    return next((measure.figure for measure in evaluated.measures if measure.key == key), "")
+    return next(
+        (score_figure(score, units) for score in evaluated.measures if score.key == key), ""
+    )
 
 
 def to_tippet(evaluated: Evaluated, units: Units) -> str:
@@ -33,18 +36,20 @@ def to_tippet(evaluated: Evaluated, units: Units) -> str:
     return f"{units.length(leader.length_m).text} to {tippet}"
 
 
-def _easy(evaluated: Evaluated, other: Evaluated, _units: Units) -> str:
+def _easy(evaluated: Evaluated, other: Evaluated, units: Units) -> str:
     if evaluated.speed_margin is None or other.speed_margin is None:  # one is thrown by its fly
-        return _not(wish_figure(evaluated, "turnover"), wish_figure(other, "turnover"))
+        return _not(
+            wish_figure(evaluated, "turnover", units), wish_figure(other, "turnover", units)
+        )
     times = evaluated.speed_margin / other.speed_margin
     if times > 1.0:
         return f"opens on a stroke {share_words(1.0 - 1.0 / times)} softer"
     return f"needs a stroke {share_words(1.0 / times - 1.0)} harder"
 
 
-def _fishing(evaluated: Evaluated, other: Evaluated, _units: Units) -> str:
+def _fishing(evaluated: Evaluated, other: Evaluated, units: Units) -> str:
     for key in ("drift", "depth"):
-        mine, its = wish_figure(evaluated, key), wish_figure(other, key)
+        mine, its = wish_figure(evaluated, key, units), wish_figure(other, key, units)
         if mine and its and mine != its:
             return f"is {_not(mine, its)}" if mine.startswith("free") else _not(mine, its)
     return (
@@ -63,8 +68,8 @@ def _not(mine: str, its: str) -> str:
     return f"{mine}, not {' '.join(others[same:])}" if same else f"{mine} (the other {its})"
 
 
-def _strong(evaluated: Evaluated, other: Evaluated, _units: Units) -> str:
-    return _not(wish_figure(evaluated, "hold"), wish_figure(other, "hold"))
+def _strong(evaluated: Evaluated, other: Evaluated, units: Units) -> str:
+    return _not(wish_figure(evaluated, "hold", units), wish_figure(other, "hold", units))
 
 
 def _fine(evaluated: Evaluated, other: Evaluated, units: Units) -> str:

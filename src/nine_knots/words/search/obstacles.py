@@ -2,13 +2,14 @@
 
 from math import exp
 
-from nine_knots.core.assess.turnover import share_words
 from nine_knots.core.base.prose import count_words, join_words
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.need import mass_held_kg
 from nine_knots.core.domain.situation import Situation
 from nine_knots.core.search.evaluated import ON_THE_EDGE, SLOWER, Evaluated
 from nine_knots.core.search.nearest import Demand, Nearest
+from nine_knots.words.scores.reading import score_figure
+from nine_knots.words.scores.turnover import share_words
 from nine_knots.words.search.comparison import wish_figure
 
 
@@ -40,21 +41,21 @@ def _missed(demand: Demand, evaluated: Evaluated, units: Units) -> str:
     if demand == "opens":
         if evaluated.short["opens"] == ON_THE_EDGE:
             return "opens, but not with a slower cast or a little more wind"
-        return wish_figure(evaluated, "turnover")
+        return wish_figure(evaluated, "turnover", units)
     if demand == "holds":
-        return wish_figure(evaluated, "hold").replace("breaks", "breaks already")
+        return wish_figure(evaluated, "hold", units).replace("breaks", "breaks already")
     if demand == "fishes":
-        return f"doesn't fish as it should ({_fishes(evaluated)})"
+        return f"doesn't fish as it should ({_fishes(evaluated, units)})"
     if demand == "knots":
         return f"has {count_words(evaluated.table.knots, 'knot')}"
     return f"is {units.length(evaluated.table.leader.length_m).text} long"
 
 
-def _fishes(evaluated: Evaluated) -> str:
+def _fishes(evaluated: Evaluated, units: Units) -> str:
     """What is wrong with how it fishes: ``free for 0.5 s``."""
     return join_words(
         [
-            m.figure
+            score_figure(m, units)
             for m in evaluated.measures
             if m.key in ("depth", "drift") and m.status != "right"
         ]
@@ -73,7 +74,7 @@ def _without(demand: Demand, evaluated: Evaluated, day: Situation, units: Units)
         most = units.fish_mass(mass_held_kg(evaluated.table.hold_times, day)).text
         return f"ask it to hold {most} and no more"
     if demand == "fishes":
-        return f"let it fish as it does ({_fishes(evaluated)})"
+        return f"let it fish as it does ({_fishes(evaluated, units)})"
     if demand == "knots":
         return f"allow {count_words(evaluated.table.knots, 'knot')}"
     return f"have it {units.length(evaluated.table.leader.length_m).text} long"

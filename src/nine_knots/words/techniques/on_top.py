@@ -2,9 +2,7 @@
 
 import numpy as np
 
-from nine_knots.core.assess.water_rules import rule_facts
 from nine_knots.core.base.errors import CannotCompute
-from nine_knots.core.base.score import Fact
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.domain.design import Design
@@ -12,15 +10,18 @@ from nine_knots.core.domain.materials import MATERIALS
 from nine_knots.core.mechanics.section import bend_stiffness_nm2
 from nine_knots.core.mechanics.slack import bending_length_m
 from nine_knots.core.mechanics.thin_line import normal_drag_n_m
-from nine_knots.core.techniques.on_top import ON_TOP, drag_on, told_by_cast
+from nine_knots.core.techniques.on_top import ON_TOP, drag_on
 from nine_knots.core.water.dry_fly import MICRO_M_S, Drag
 from nine_knots.core.water.question import WaterQuestion
 from nine_knots.core.water.surroundings import fluid_of, stream_of
 from nine_knots.core.water.zone import zone_top_m
+from nine_knots.words.facts import Fact
 from nine_knots.words.ruler import ruler
+from nine_knots.words.scores.reading import score_reading
 from nine_knots.words.water.reading import SlackLane, TypedField, WaterReading
 from nine_knots.words.water.section import flow
 from nine_knots.words.water.telling import TechniqueWords
+from nine_knots.words.water_rules import rule_facts
 
 
 class OnTopWords(TechniqueWords):
@@ -63,8 +64,8 @@ class OnTopWords(TechniqueWords):
             lane=_lane(drag, units),
             facts=_facts(design, drag, units),
             rules=rule_facts(design, units),
-            drift=ON_TOP.free(drag, told_by_cast(ask), units),
-            depth_cord=ON_TOP.floats(design, units),
+            drift=score_reading(ON_TOP.free(design, ask), units),
+            depth_cord=score_reading(ON_TOP.floats(design), units),
         )
 
 

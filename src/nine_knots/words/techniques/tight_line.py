@@ -4,7 +4,6 @@ from dataclasses import replace
 
 import numpy as np
 
-from nine_knots.core.base.score import Fact
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.mechanics.stepper import Leg, history
@@ -12,6 +11,7 @@ from nine_knots.core.techniques.tight_line import TIGHT_LINE, out_m
 from nine_knots.core.water.question import WaterQuestion
 from nine_knots.core.water.technique import RigInStream
 from nine_knots.core.water.time_in_zone import FishedRig, fish_rig
+from nine_knots.words.facts import Fact
 from nine_knots.words.water.reading import AlternativePath, TypedField
 from nine_knots.words.water.telling import (
     SimulatedWords,
@@ -24,8 +24,6 @@ from nine_knots.words.water.telling import (
 SLOWER = 0.85  # of the lead
 STOPPED_S = 4.0
 HARDLY_M = 0.03
-UNDER_M = 0.1  # of the sighter under water, from which it is said
-WET_M = 0.01
 
 
 class TightLineWords(SimulatedWords):
@@ -57,34 +55,9 @@ class TightLineWords(SimulatedWords):
         """How it is led."""
         return (_led(ask, units),)
 
-    def warning(self, design: Design, fished: FishedRig, units: Units) -> str:
-        """A sighter that goes under water while the flies fish shows nothing."""
-        under_m = sighter_under_m(design, fished)
-        if under_m < UNDER_M:
-            return ""
-        deep = units.length(units.snap_length(under_m)).text
-        return (
-            f"{deep} of the sighter is under water: use more tippet below it, or raise the rod tip."
-        )
-
     def what_if(self, design: Design, fished: FishedRig, ask: WaterQuestion, units: Units) -> Told:
         """Led slower, and stopped where the fly is lowest."""
         return _led_otherwise(design, fished, ask, units)
-
-
-def sighter_under_m(design: Design, fished: FishedRig) -> float:
-    """How much of the sighter is under water, in m, where the flies are lowest."""
-    history, rig = fished.fishing.history, fished.fishing.rig
-    places = history.places[int(history.places[:, rig.lowest.node, 1].argmin())]
-    under = 0.0
-    for part in rig.parts:
-        if part.piece < 0 or part.dropper or design.leader.pieces[part.piece].role != "sighter":
-            continue
-        reach = rig.tree.reach[list(part.nodes)]
-        wet = places[list(part.nodes), 1] < fished.fishing.stream.depth_m - WET_M
-        if wet.any():
-            under += float(reach[-1] - reach[int(wet.argmax())])
-    return under
 
 
 def _led(ask: WaterQuestion, units: Units) -> Fact:

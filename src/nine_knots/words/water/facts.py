@@ -1,10 +1,10 @@
 """Lines of what the water does to any sunk rig, both schools of weight among them."""
 
-from nine_knots.core.base.score import Fact
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import INCH_M
 from nine_knots.core.domain.design import Design
 from nine_knots.core.water.time_in_zone import FishedRig
+from nine_knots.words.facts import Fact
 
 SHOT_BY_NYMPH_M = (12.0 * INCH_M, 18.0 * INCH_M)  # [P]
 SHOT_BY_STREAMER_M = (4.0 * INCH_M, 6.0 * INCH_M)  # [P]

@@ -1,6 +1,5 @@
 """What a finer tippet would do under a float: the trade thinks it more than it is."""
 
-from nine_knots.core.base.score import Fact
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.domain.design import Design
@@ -8,6 +7,7 @@ from nine_knots.core.domain.leader import LevelSection
 from nine_knots.core.techniques import fish
 from nine_knots.core.water.question import WaterQuestion
 from nine_knots.core.water.time_in_zone import FishedRig, fish_rig
+from nine_knots.words.facts import Fact
 
 FINER_M, FINEST_M = 2.0 * THOU_M, 3.0 * THOU_M  # two X, and 8X
 NOTABLE_M = 0.01

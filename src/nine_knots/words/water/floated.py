@@ -2,11 +2,12 @@
 
 from typing import ClassVar
 
-from nine_knots.core.base.score import Fact, Status
+from nine_knots.core.base.score import Status
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.water.question import WaterQuestion
 from nine_knots.core.water.time_in_zone import GOOD_ANGLE, WIDE_ANGLE, FishedRig
+from nine_knots.words.facts import Fact
 from nine_knots.words.water.finer_tippet import finer_tippet
 from nine_knots.words.water.reading import TypedField
 from nine_knots.words.water.telling import (

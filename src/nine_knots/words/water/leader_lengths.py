@@ -1,12 +1,12 @@
 """Depth of line and fly by length of leader, where line and leader hang below the rod's tip."""
 
-from nine_knots.core.base.score import Fact
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.leader import Leader, LevelSection
 from nine_knots.core.techniques import fish
 from nine_knots.core.water.question import WaterQuestion
 from nine_knots.core.water.time_in_zone import JIGS_M, FishedRig, fish_rig
+from nine_knots.words.facts import Fact
 
 MOST_LEADER_M = 8.0  # a longer one is no leader for a sinking line
 TIMES_LONG = (0.5, 1.5, 2.0)  # leaders beside the one that is there

@@ -1,10 +1,10 @@
 """The words of ways in which line and leader hang below the rod's tip."""
 
-from nine_knots.core.base.score import Fact
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.water.question import WaterQuestion
 from nine_knots.core.water.time_in_zone import FishedRig
+from nine_knots.words.facts import Fact
 from nine_knots.words.water.leader_lengths import line_and_fly, other_leaders
 from nine_knots.words.water.reading import TypedField
 from nine_knots.words.water.telling import (

@@ -3,10 +3,11 @@
 from dataclasses import dataclass
 
 from nine_knots.core.base.quantity import Quantity
-from nine_knots.core.base.score import Fact, Score
 from nine_knots.core.water.question import FieldKey
 from nine_knots.core.water.technique import Top
+from nine_knots.words.facts import Fact
 from nine_knots.words.ruler import Tick
+from nine_knots.words.scores.reading import ScoreReading
 
 
 @dataclass(frozen=True, slots=True)
@@ -115,5 +116,5 @@ class WaterReading:
     lane: SlackLane | None
     facts: tuple[Fact, ...]
     rules: tuple[Fact, ...]
-    drift: Score
-    depth_cord: Score
+    drift: ScoreReading
+    depth_cord: ScoreReading

@@ -1,21 +1,21 @@
 """What the words of a way of fishing are: its fields, its reading, what it tells beside."""
 
 from abc import ABC, abstractmethod
-from dataclasses import replace
 from typing import ClassVar
 
-from nine_knots.core.assess.water_rules import rule_facts
-from nine_knots.core.base.score import Fact, Score
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.water.question import WaterQuestion
 from nine_knots.core.water.simulated import SimulatedTechnique
 from nine_knots.core.water.technique import Technique
 from nine_knots.core.water.time_in_zone import FishedRig, fish_rig
+from nine_knots.words.facts import Fact
 from nine_knots.words.ruler import ruler
+from nine_knots.words.scores.reading import ScoreReading, score_reading
 from nine_knots.words.water.facts import order_of_weight, shot_place
 from nine_knots.words.water.reading import AlternativePath, ThingPlace, TypedField, WaterReading
 from nine_knots.words.water.section import flow, fly_reading, movie_of, steady, threads
+from nine_knots.words.water_rules import rule_facts
 
 Told = tuple[tuple[AlternativePath, ...], tuple[Fact, ...]]
 
@@ -65,10 +65,6 @@ class SimulatedWords(TechniqueWords):
         """What is told of this way only."""
         return ()
 
-    def warning(self, design: Design, fished: FishedRig, units: Units) -> str:
-        """What else is wrong with how it is fished, in a sentence; or nothing."""
-        return ""
-
     def what_if(
         self,
         design: Design,
@@ -115,21 +111,18 @@ class SimulatedWords(TechniqueWords):
             facts=(*(fact for fact in facts if fact is not None), *told),
             rules=rule_facts(design, units),
             drift=self._drift(design, fished, ask, units),
-            depth_cord=self.technique.depth(fished, ask, units),
+            depth_cord=score_reading(self.technique.depth(fished, ask), units),
         )
 
-    def _drift(self, design: Design, fished: FishedRig, ask: WaterQuestion, units: Units) -> Score:
-        """The drift cord; where a longer drift might do, that its length is taken and not told."""
-        measure = self.technique.drift(fished, units)
-        warned = self.warning(design, fished, units)
-        if warned:
-            marginal = measure.status == "right"
-            measure = replace(measure, why=f"{measure.why} {warned}", marginal=marginal)
-        if measure.status != "too little" or not self.technique.drifts or ask.drift_m is not None:
-            return measure
+    def _drift(
+        self, design: Design, fished: FishedRig, ask: WaterQuestion, units: Units
+    ) -> ScoreReading:
+        """The drift; where a longer one might do, that its length is taken and not given."""
+        score = self.technique.drift(fished)
+        if score.status != "too little" or not self.technique.drifts or ask.drift_m is not None:
+            return score_reading(score, units)
         taken = units.on_spool(self.technique.drift_m(design, ask)).text
-        why = f"{measure.why} A drift of {taken} is assumed: enter yours."
-        return replace(measure, why=why)
+        return score_reading(score, units, f"A drift of {taken} is assumed: enter yours.")
 
 
 def wanted_field(ask: WaterQuestion, units: Units) -> TypedField:

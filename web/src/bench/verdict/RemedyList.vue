@@ -20,7 +20,7 @@ const said = computed(() => {
 })
 const shown = computed(() => share.value !== null || found.value !== null || said.value)
 
-function effects(remedy: Schemas['Remedy']): string {
+function effects(remedy: Schemas['RemedyReading']): string {
   return remedy.effects
     .map(({ title, before, after, status }) =>
       before === after

@@ -6,7 +6,7 @@ import { overhead, useCast } from '../air/useCast'
 import { useBench } from '../useBench'
 import { useWater } from '../water/useWater'
 
-type Remedy = Schemas['Remedy']
+type Remedy = Schemas['RemedyReading']
 
 /** Quiet after a change before remedies are sought. */
 const SETTLED_MS = 500

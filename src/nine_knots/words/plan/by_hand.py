@@ -1,6 +1,6 @@
 """What the hands do where the rig is not to be changed: for more depth, or for less."""
 
-from nine_knots.core.domain.situation import Situation, Wish
+from nine_knots.core.domain.situation import Wish
 from nine_knots.core.water.surroundings import STILL_M_S
 
 # Deeper, and less deep, by how the fly is fished [common practice, no source].
@@ -25,8 +25,8 @@ DRIFTED = (
 STANDING = ("give it more time before you move it", "lift it sooner, and let it sink for less time")
 
 
-def by_hand(day: Situation, deeper: bool) -> str:
-    """How to fish it deeper, or less deep, with the same rig."""
-    usual = STANDING if day.water.pace_m_s <= STILL_M_S else DRIFTED
-    down, up = HANDS.get(day.wish, usual)
+def by_hand(wish: Wish, pace_m_s: float, deeper: bool) -> str:
+    """How to fish it deeper, or less deep, with the same rig, at a pace."""
+    usual = STANDING if pace_m_s <= STILL_M_S else DRIFTED
+    down, up = HANDS.get(wish, usual)
     return down if deeper else up

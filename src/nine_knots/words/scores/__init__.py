@@ -1,0 +1,1 @@
+"""Scores in words: figure, why, title and question, from reason and numbers."""
