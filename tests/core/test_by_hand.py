@@ -2,13 +2,7 @@
 
 import pytest
 
-from nine_knots.core.plan.by_hand import by_hand
-from tests.makers import design
-
-
-def fished(wish, pace_m_s):
-    day = design(wish=wish).situation
-    return day.model_copy(update={"water": day.water.model_copy(update={"pace_m_s": pace_m_s})})
+from nine_knots.words.plan.by_hand import by_hand
 
 
 @pytest.mark.parametrize(
@@ -28,6 +22,5 @@ def fished(wish, pace_m_s):
     ],
 )
 def test_each_way_has_its_own_hands(wish, pace_m_s, deeper, shallower):
-    day = fished(wish, pace_m_s)
-    assert by_hand(day, True).startswith(deeper)
-    assert by_hand(day, False).startswith(shallower)
+    assert by_hand(wish, pace_m_s, True).startswith(deeper)
+    assert by_hand(wish, pace_m_s, False).startswith(shallower)
