@@ -7,12 +7,12 @@ from nine_knots.core.base.score import Score
 from nine_knots.core.base.units.factors import FOOT_M, INCH_M, POUND_N, THOU_M
 from nine_knots.core.casting.stroke import SPEEDS, Stroke
 from nine_knots.core.domain.design import Design
+from nine_knots.core.domain.label_sizes import labelled_thickness_m
 from nine_knots.core.domain.leader import Connection, Leader
 from nine_knots.core.domain.leader.connection_advice import advise
 from nine_knots.core.domain.materials import MaterialKey
 from nine_knots.core.domain.situation import Situation
 from nine_knots.core.domain.strand import Packet, Spool, Stock, Strand, TaperedStrand, TaperProfile
-from nine_knots.core.domain.tippet import diameter_for_strength_m
 from nine_knots.core.propose.fit_to_shelf import Proposal
 from nine_knots.core.propose.propose import propose
 from nine_knots.core.schools.school import SchoolParameters
@@ -26,7 +26,7 @@ from tests.makers import INCHES
 
 
 def labelled(pounds: float, material: MaterialKey = "nylon-medium", **more) -> Spool:
-    """A spool of so many pounds, its diameter by the material's law."""
+    """A spool of so many pounds, its diameter as shops sell it."""
     return _spool(f"{pounds:g} lb {material}", material, None, pounds, **more)
 
 
@@ -37,7 +37,7 @@ def gauged(thou: float, material: MaterialKey = "nylon-medium", **more) -> Spool
 
 def _spool(title, material, thou, pounds, left_m=40.0, colour="plain"):
     strength = pounds * POUND_N if pounds else None
-    across = thou * THOU_M if thou else diameter_for_strength_m(strength, material)
+    across = thou * THOU_M if thou else labelled_thickness_m(strength, material)
     spool_id = title.replace(" ", "-").replace(".", "") + ("-s" if colour == "sighter" else "")
     strand = Strand(
         material=material,

@@ -18,10 +18,10 @@ def test_a_design_is_read_and_nothing_is_stored(client, saved):
 
 
 def test_every_figure_follows_a_change(client, saved):
-    edit = {"act": "set-length", "piece": 5, "length": "3 ft"}
+    edit = {"act": "set-length", "piece": 5, "length": "16 ft"}
     before = ask(client, saved["design"]).json()["evaluation"]
     after = ask(client, saved["design"], edit=edit).json()["evaluation"]
-    assert after["pieces"][5]["length"]["text"] == "3 ft"
+    assert after["pieces"][5]["length"]["text"] == "16 ft"
     assert after["length"]["si"] > before["length"]["si"]
     assert after["work"]["rows"][5]["cut"]["si"] > before["work"]["rows"][5]["cut"]["si"]
     assert after["verdict"][2]["status"] == "too much"
@@ -103,7 +103,7 @@ def test_a_leader_from_nothing_is_one_butt(client):
 def test_the_catalogue_names_every_choice_in_the_anglers_units(client):
     inches = client.get("/api/v1/catalogue").json()
     metric = client.get("/api/v1/catalogue", params={"units": "metric"}).json()
-    assert len(inches["schools"]) == 23
+    assert len(inches["schools"]) == 24
     assert {"line", "loop", "between", "eye"} == set(inches["knots"])
     assert inches["depths"][1]["note"].endswith(" in")
     assert metric["depths"][1]["note"].endswith(" cm")

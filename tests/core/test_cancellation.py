@@ -175,7 +175,7 @@ def test_a_search_cut_short_shows_what_it_found_and_goes_on(monkeypatch):
     assert some.cards
     assert some.cut_short == f"Time ran out after {first} of {MOST} leaders."
     *_, whole = found_so_far(asked)
-    assert not whole.missing
+    assert not whole.cut_short
     assert cast[before] == cut
     assert not set(cast[before:]) & set(cast[:before])
 

@@ -191,7 +191,8 @@ def test_the_cord_says_how_much_of_the_stroke_is_to_spare():
     against = turnover_score(thrown(SOUND, wind=-8.0), SOUND, day(wind=wind))
     against = score_reading(against, METRIC)
     assert against.status == "too little"
-    assert "as yours against this wind" in against.why
+    assert "against this wind only at" in against.why
+    assert "cast it across the wind" in against.why
 
 
 def test_the_cord_goes_with_the_margin_and_never_jumps():
@@ -213,10 +214,8 @@ def test_the_cord_goes_with_the_margin_and_never_jumps():
 def test_no_stroke_is_said_as_such():
     none = CastResult(MinimumLaunchSpeed(None, 2), Stroke())
     told = score_reading(turnover_score(none, SOUND, day()), METRIC)
-    assert (told.status, told.why) == (
-        "too little",
-        "No stroke opens it, not even one of 45 m/s.",
-    )
+    assert told.status == "too little"
+    assert told.why.startswith("As it is computed here, no stroke opens it.")
 
 
 WINDS = [Wind(), Wind(speed_m_s=5.0, bearing="in the face"), Wind(speed_m_s=5.0, bearing="behind")]
@@ -312,8 +311,8 @@ def test_the_wind_of_the_day_blows_along_the_cast():
 def test_a_mono_rig_is_judged_by_mass():
     """Common practice, no source: below 3 casts well, above 6 the fly cannot lead."""
     thin = tied(level(6.3, 38, "butt", "copolymer"), level(5, 4, "tippet"))
-    rig = Leader(pieces=thin.pieces, joints=thin.joints, school="thin-mono")
-    assert mass_ratio(thin, DRY) is None
+    rig = Leader(pieces=thin.pieces, joints=thin.joints)
+    assert mass_ratio(SOUND, DRY) is None
     bead = Fly(title="n", kind="nymph", hook=14, weighed_kg=2.6e-4)
     speck = Fly(title="n", kind="nymph", hook=20, weighed_kg=2e-5)
     mono, tippet = (1140 * pi / 4 * (thou * 25.4e-6) ** 2 for thou in (6.3, 5))
@@ -408,11 +407,17 @@ def test_near_the_edge_a_verdict_says_what_it_hangs_on_until_that_is_known():
         return cast_of(of, Stroke(), INCHES, own=own).turnover.why
 
     drag, speed = DOUBTS["fly's drag"], DOUBTS["own speed"]
-    assert f"depends most on {drag}; and on {speed}." in why()
+    assert drag in why()
+    assert speed in why()
     fly = made.situation.fly
     timed = fly.evolve(drag_area_m2=fly.air_drag_area_m2)
     known = made.evolve(situation=made.situation.evolve(fly=timed))
-    assert f"depends most on {speed}." in why(known)
+    assert drag not in why(known)
+    assert speed in why(known)
+    profile = line_profile(known.situation.line)
+    bends = {"tip_bend_nm2": profile.tip_bend_nm2, "belly_bend_nm2": profile.belly_bend_nm2}
+    measured = known.situation.line.evolve(**bends)
+    known = known.evolve(situation=known.situation.evolve(line=measured))
     assert "depends most on" not in why(known, OwnCast(speed_factor=1.02))
     assert "depends most on" not in why(design())
 

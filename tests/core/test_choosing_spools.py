@@ -41,7 +41,7 @@ def cost_of(plan, chain):
     )
     for number in range(1, len(chain)):
         upper, lower = plan.pieces[number - 1 : number + 1]
-        cost += spools._step_cost(chain[number - 1], chain[number], upper, lower, False)
+        cost += spools._step_cost(chain[number - 1], chain[number], upper, lower, False, False)
     return cost
 
 

@@ -60,10 +60,9 @@ def test_a_hinge_hangs_too_low_and_a_reversal_stands_too_high():
 
 def test_a_mono_rig_is_not_judged_by_its_joint_to_the_line():
     rig = tied(level(8, 36, "butt"), level(6, 4, "tippet"))
-    rig = Leader(pieces=rig.pieces, joints=rig.joints, school="thin-mono")
     said = measure(design(rig), "match")
     assert said.status == "right"
-    assert "fly leads" in said.why
+    assert "weight lead" in said.why
 
 
 def test_hold_moves_with_the_fish():
@@ -91,8 +90,11 @@ def test_cutting_teeth_want_wire():
 def test_length_is_judged_by_the_leaders_own_school():
     short = Leader(pieces=PLAIN.pieces, joints=PLAIN.joints, school="compound-slack")
     said = measure(design(short), "length")
-    assert said.status == "too little"
-    assert said.why.startswith("Compound slack")
+    assert said.why.startswith("Shorter than most use here. Compound slack")
+    endless = tied(level(17, 17, "butt"), level(12, 4), level(6, 3, "tippet"))
+    said = measure(design(endless), "length")
+    assert said.status == "too much"
+    assert said.why.startswith("Longer than anyone fishes")
 
 
 @given(st.floats(-50, 50))

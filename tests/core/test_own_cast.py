@@ -24,7 +24,7 @@ from nine_knots.core.casting.minimum_speed import MinimumLaunchSpeed
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.words.own_cast import expected, own_reading
 from tests.core.test_cast import SOUND, thrown
-from tests.makers import METRIC, day, design
+from tests.makers import METRIC, day, design, level, tied
 
 
 def seen(landed, speed_margin=1.7, by_word=True) -> Landing:
@@ -106,7 +106,7 @@ def test_a_landing_tells_the_margin_of_the_stroke():
 
 
 def test_a_mono_rigs_landing_is_refused():
-    rig = SOUND.model_copy(update={"school": "thin-mono"})
+    rig = tied(level(8, 36, "butt"), level(6, 4, "tippet"))
     with pytest.raises(CannotCompute, match="without a loop"):
         landing_of(
             ObservedLanding(

@@ -34,7 +34,8 @@ def test_spools_by_size_or_label():
     assert butt.strand.strength_n == pytest.approx(88.96, abs=0.02)
     salt, presumed = of("40 lb salt mono")
     assert salt.strand.estimated
-    assert presumed == "≈.033 in, 75 ft left"
+    assert (salt.strand.material, presumed) == ("nylon-medium", "≈.0245 in, 75 ft left")
+    assert of("40 lb hard mono")[1] == "≈.026 in, 75 ft left"
     nylon, presumed = of("0.15 mm nylon, 25 m", METRIC)
     assert (nylon.strand.material, "soft nylon" in presumed) == ("nylon-soft", True)
     assert of(".010 sighter mono 20 ft")[0].strand.colour == "sighter"

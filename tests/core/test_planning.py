@@ -1,6 +1,5 @@
 """Planning a day: the fewest leaders and changes, each of them right where it is fished."""
 
-from functools import partial
 from itertools import product
 
 import pytest
@@ -23,7 +22,7 @@ from nine_knots.core.plan.planned import TiedLeader, work_plan
 from nine_knots.core.plan.set_cover import Option, cost_of, least_cover
 from nine_knots.core.remedies.adjustment import OtherStroke, StopAndDrop
 from nine_knots.core.search.plausible import ends_as_advised
-from nine_knots.core.search.schools_today import SchoolToday
+from nine_knots.core.search.schools_today import not_judged
 from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.places import demo_places
 from nine_knots.demo.rigs import demo_rigs
@@ -147,8 +146,9 @@ def test_where_nothing_serves_the_nearest_is_told(monkeypatch):
 
 
 def test_where_no_school_serves_a_leader_is_sought(monkeypatch):
-    none = partial(SchoolToday, group="not for this", words="", design=None, measures=(), off=9.0)
-    monkeypatch.setattr("nine_knots.core.plan.planned._school", lambda key, *_: none(key))
+    monkeypatch.setattr(
+        "nine_knots.core.plan.planned._school", lambda key, *_: not_judged(key, "none")
+    )
     plan = a_plan(("mill-glide", 0))
     found = work_plan(plan, SKARN, CAST)
     stop = found.stops[0]

@@ -167,13 +167,14 @@ def test_everything_from_the_reel_to_the_hook_is_one_chain():
     whole = evaluate(design(line=backed.line), {}, INCHES).chain
     assert [link.title for link in whole.links][:3] == ["reel", "backing", "backing to line"]
     assert "300 ft" in whole.links[1].detail
+    assert "once all the backing is out" in whole.links[0].detail
     poor = backed.line.evolve(backing=backed.line.backing.evolve(strength_n=4.0 * POUND_N))
     weak = design(line=poor)
     found = reel_to_leader(weak, hold_of(weak.leader))
     assert found.leader_first + sum(link.chance for link in found.links) == pytest.approx(1.0)
     told = fact(reading(weak), "Above the leader")
     assert told.status == "too much"
-    assert told.text.startswith("The reel, 2.4 lb, parts before the leader")
+    assert told.text.startswith("The backing to line, 3.0 lb, parts before the leader")
     for text in ("20 lb", "a lot, 100 yd"):
         with pytest.raises(Unreadable):
             apply_sentence_edit(day(), SentenceEdit(part="backing", text=text), INCHES)

@@ -43,7 +43,10 @@ def test_a_leader_for_a_floating_line_is_built_anew_for_the_sinking_one():
     floating = tie("two-part", day(**salt, line=FlyLine(title="f", weight=7)), SALT_SHELF)
     sunk = day(**salt, line=FlyLine(title="s", weight=7, sinking="sink-3"))
     design = Design(title="r", situation=sunk, leader=floating.leader)
-    found = verdict_remedies_for(design, Angler(stock=SALT_SHELF))
+    assert verdict_remedies_for(design, Angler(stock=SALT_SHELF)) == (), "long, and no fault"
+    longer = [piece.evolve(length_m=1.7 * piece.length_m) for piece in floating.leader.pieces]
+    endless = design.evolve(leader=floating.leader.evolve(pieces=tuple(longer)))
+    found = verdict_remedies_for(endless, Angler(stock=SALT_SHELF))
     (rebuilt,) = [found_item for found_item in found if found_item.what == "school"]
     words = adjustment_words(rebuilt.change, INCHES)
     assert words == "Two parts by line: rebuilt for this day and line, 4 ft"

@@ -17,7 +17,7 @@ from nine_knots.core.schools import SCHOOLS
 from nine_knots.core.schools.school import SchoolParameters
 from nine_knots.words.proposal import proposal_reasons
 from nine_knots.words.shortages import wanted_words
-from tests.makers import INCHES, SHELF, day, packet, spool
+from tests.makers import DRY, INCHES, SHELF, day, packet, spool
 
 STREAMER = Fly(title="Streamer 6", kind="streamer", hook=6, bulk="slim")
 NYMPH = Fly(title="Nymph 14", kind="nymph", hook=14, bead=Bead(diameter_mm=3.0))
@@ -71,7 +71,7 @@ def test_on_a_full_shelf_no_tapered_leader_hinges_or_runs_backwards(key):
     for weight in (7, 8) if key in STOUT else (4, 7):
         line = FlyLine(title="Line", weight=weight)
         leader = leader_of(key, day(line=line, **STOUT.get(key, {})))
-        flags = {m.flag for m in match_joints(leader, line_profile(line))}
+        flags = {m.flag for m in match_joints(leader, line_profile(line), DRY)}
         assert not flags & {"hinge", "kick", "reversal"}
 
 
@@ -133,12 +133,8 @@ def test_two_parts_get_shorter_as_the_line_sinks():
 def test_thin_mono_follows_the_flys_weight():
     light = day(fly=Fly(title="n", kind="nymph", hook=18, bead=Bead(diameter_mm=2.0)))
     heavy = day(fly=Fly(title="n", kind="nymph", hook=10, bead=Bead(diameter_mm=4.6)))
-    thin = leader_of(
-        "thin-mono", light, stock=(*SHELF, spool(6.3, "copolymer"), spool(9, "copolymer"))
-    )
-    thick = leader_of(
-        "thin-mono", heavy, stock=(*SHELF, spool(6.3, "copolymer"), spool(9, "copolymer"))
-    )
+    shelf = (*SHELF, spool(6.3, "copolymer", 80.0), spool(9, "copolymer", 80.0))
+    thin, thick = (leader_of("thin-mono", fished, stock=shelf) for fished in (light, heavy))
     assert thin.pieces[0].upper_diameter_m < thick.pieces[0].upper_diameter_m
     assert len(thin.pieces) == 2
 
@@ -243,7 +239,7 @@ def test_an_unknown_school_is_not_found():
 def test_a_bare_start_is_one_matched_butt():
     leader = bare_leader(day(), SHELF, INCHES)
     assert len(leader.pieces) == 1
-    assert [m.flag for m in match_joints(leader, line_profile(day().line))] == ["fits"]
+    assert [m.flag for m in match_joints(leader, line_profile(day().line), DRY)] == ["fits"]
 
 
 @settings(max_examples=60)

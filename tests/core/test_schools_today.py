@@ -106,7 +106,13 @@ def test_a_school_says_what_day_it_wants():
     assert "drift on top" in said(dry["two-part"])
     assert "dry fly" in said(nymph["compound-slack"])
     pike = tried(
-        day(quarry=TargetFish(kind="pike", mass_kg=5.0), wish="strip", fly=FLIES["reed-pike"])
+        day(
+            quarry=TargetFish(kind="pike", mass_kg=5.0),
+            wish="strip",
+            fly=FLIES["reed-pike"],
+            line=FlyLine(title="l", weight=9),
+            rod=Rod(title="r", length_m=2.7, weight=9),
+        )
     )
     assert "wire" in said(pike["sixty-twenty-twenty"])
     assert pike["predator-wire"].group != "not for this"

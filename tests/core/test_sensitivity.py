@@ -13,6 +13,7 @@ from nine_knots.demo.designs import demo_designs
 from nine_knots.demo.rigs import demo_rigs
 from nine_knots.demo.shelf import demo_stock
 from nine_knots.words.cast import cast_of
+from nine_knots.words.scores.reading import score_reading
 from nine_knots.words.sensitivity import matters_reading
 from nine_knots.words.what_if import Supposition, what_if
 from tests.makers import INCHES, METRIC
@@ -85,7 +86,7 @@ def test_mono_and_what_no_stroke_opens_are_refused_by_name():
 def test_what_if_tells_what_the_bench_would_of_such_a_day():
     as_it_is = what_if(EDGE, Stroke(), Angler(), Supposition())
     turnover = Assessor(EDGE.situation, Angler()).turnover(EDGE.leader, Stroke())
-    assert as_it_is.turnover == turnover
+    assert as_it_is.turnover == score_reading(turnover, Angler().units)
     harder, gale, behind = (
         what_if(EDGE, Stroke(), Angler(), Supposition(**supposed))
         for supposed in ({"times": 1.4}, {"head_wind_m_s": 12.0}, {"head_wind_m_s": -4.0})

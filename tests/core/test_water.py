@@ -171,13 +171,16 @@ def test_more_weight_in_like_conditions_is_never_higher(grams, times, pace):
     assert height(grams * times) <= height(grams) + 0.01
 
 
+SIGHTED = tied(level(12, 9, "butt"), level(11, 1.7, "sighter"), level(6, 4, "tippet"))
+
+
 @pytest.mark.parametrize(
     ("leader", "wish", "way"),
     [
         (FLOATED, "drift deep", "under an indicator"),
         (rigged(SetDropper(joint=3, fly=DRY)), "drift deep", "under a dry fly"),
         (PLAIN, "drift deep", "on the leader"),
-        (PLAIN.model_copy(update={"school": "tight-line"}), "drift deep", "on a tight line"),
+        (SIGHTED, "drift deep", "on a tight line"),
         (PLAIN, "strip", "stripped"),
         (PLAIN, "swing", "swung"),
         (PLAIN, "lead and drop", "let drop"),

@@ -90,9 +90,8 @@ def test_both_schools_of_weight_are_told():
     said = told(deep(heavy_point))["Weights"]
     assert "Heaviest at the point" in said
     assert "in-line school" in said
-    pieces = (level(13, 6, "butt"), level(7, 2, "tippet"), level(7, 1.5, "tippet"))
+    pieces = (level(13, 6, "butt"), level(11, 1.5, "sighter"), level(7, 1.5, "tippet"))
     swinging = rigged(SetDropper(joint=2, fly=NYMPH), leader=tied(*pieces))
-    swinging = swinging.model_copy(update={"school": "tight-line"})
     reading = water_reading(deep(swinging, fly=LIGHT), USUAL_QUESTION, METRIC)
     weights = next(fact for fact in reading.facts if fact.title == "Weights")
     assert weights.status == "too much"

@@ -312,7 +312,7 @@ def test_11_even_step_of_six_lies_straight_across_and_into_it_only_on_a_hard_str
 
 
 def test_12_a_salmon_taper_cut_to_the_arm_span_and_soft_wire_only():
-    taper = bought(9, -4, butt=26.0)  # to .015 in, about 20 lb
+    taper = bought(9, -6.5, butt=26.0)  # to .0175 in, about 20 lb
     shelf = (
         taper,
         labelled(20, "wire-soft"),
@@ -404,7 +404,7 @@ def test_14_a_tight_line_takes_the_sighter_for_its_sighter_and_one_tippet_throug
 
 
 def test_15_level_mono_by_the_fly_and_no_ring_passes_the_guides():
-    coloured = (gauged(0.14 / 0.0254, "copolymer"), gauged(0.16 / 0.0254, "copolymer"))
+    coloured = [gauged(mm / 0.0254, "copolymer", left_m=100.0) for mm in (0.14, 0.16)]
     fine = tippets(4, 5, 6, 7, material="fluorocarbon")
     shelf = (*nylon(6, 8, 12, 15), *coloured, *fine)
     small = day(**LED, fly=nymph(20, 2.0))

@@ -85,6 +85,12 @@ MADE_FOR = {
         SUNK[:2],
         ({**TARPON, "fly": PIKE_FLY, "quarry": TargetFish(kind="shark", mass_kg=40)},),
     ),
+    "heavy-bite": (
+        ("salt", "full"),
+        (9, 10),
+        FLOATING,
+        ({**TARPON, "fly": PIKE_FLY, "quarry": TargetFish(kind="pike", mass_kg=5)},),
+    ),
     "nymph-under-dry": (("trout", "full"), (3, 4, 5), FLOATING, NYMPH_DAYS),
     "tight-line": (("trout", "salt", "full"), (2, 3, 4), FLOATING, NYMPH_DAYS),
     "thin-mono": (("trout", "full"), (2, 3, 4), FLOATING, NYMPH_DAYS),

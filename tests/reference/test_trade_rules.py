@@ -12,7 +12,7 @@ from nine_knots.core.propose.propose import propose
 from nine_knots.core.schools import SCHOOLS
 from nine_knots.core.schools.by_water import span_by_water
 from nine_knots.core.schools.school import SchoolParameters
-from tests.makers import INCHES, SHELF, day
+from tests.makers import DRY, INCHES, SHELF, day
 
 STREAMER = Fly(title="s", kind="streamer", hook=6, bulk="slim")
 
@@ -132,4 +132,4 @@ def test_a_standard_leader_on_a_standard_line_folds_nowhere():
         leader = propose(
             "sixty-twenty-twenty", day(line=line), SchoolParameters(), SHELF, INCHES
         ).leader
-        assert "hinge" not in {m.flag for m in match_joints(leader, line_profile(line))}
+        assert "hinge" not in {m.flag for m in match_joints(leader, line_profile(line), DRY)}

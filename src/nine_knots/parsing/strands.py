@@ -23,8 +23,8 @@ TAPERS = r"(knotless(?:\s+tapers?|\s+leaders?)?|tapered(?:\s+leaders?)?|tapers?)
 LONGEST_TAPER_M = 6.0
 
 _KINDS: dict[MaterialKey, tuple[str, ...]] = {
-    "nylon-stiff": ("stiff", "hard", "salt", "saltwater", "butt"),
-    "nylon-medium": ("medium",),
+    "nylon-stiff": ("stiff", "hard", "butt"),
+    "nylon-medium": ("medium", "salt", "saltwater"),
     "nylon-soft": ("soft", "supple", "tippet"),
 }
 MATERIAL_WORDS: dict[str, MaterialKey] = {

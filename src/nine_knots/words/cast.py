@@ -12,9 +12,10 @@ from nine_knots.core.assess.own_cast import UNKNOWN, OwnCast
 from nine_knots.core.assess.pick_up import pick_up_of
 from nine_knots.core.assess.turnover import (
     CastResult,
+    TurnoverFinding,
+    TurnoverReason,
     eased_stroke,
     highest_aim_m,
-    landing_finding,
     mono_score,
     opens_worse_than_computed,
     turnover_score,
@@ -149,14 +150,15 @@ def cast_of(
     shown = eased_stroke(minimum, stroke, situation)
     landing = landing_of(leader, line, situation.fly, shown, air, minimum, movie=True)
     result = CastResult(minimum, stroke, landing)
-    turnover = score_reading(
-        turnover_score(result, leader, situation, own),
-        units,
+    score = turnover_score(result, leader, situation, own)
+    lies = score.finding.landing if isinstance(score.finding, TurnoverFinding) else None
+    lobbed = score.finding.reason is TurnoverReason.LOBBED
+    remarks = (
         aim_words(highest_aim_m(result, situation.wind, own), units),
         uncertainty_words(dominant_uncertainty(result, rig, air, design, own)),
         LEVEL if opens_worse_than_computed(leader) else "",
     )
-    lies = landing_finding(result, situation.wind, situation.floats, own)
+    turnover = score_reading(score, units, *(() if lobbed else remarks))
     # where it is the wind that keeps it shut, line, leader and fly are not said to disagree
     against = air.wind_m_s < AGAINST_M_S
     opens = against or result.margin >= wanted_margin_band(leader, situation, own)[0]

@@ -88,7 +88,7 @@ def _detail(design: Design, place: Place, units: Units) -> str:
         return "welded, where the leader is looped on"
     assert line.backing is not None
     if place == "reel":
-        return line.backing.to_reel
+        return f"{line.backing.to_reel}: loaded only once all the backing is out"
     if place == "backing":
         long = units.on_spool(line.backing.length_m).text
         return f"{long} of {line.backing.material}"

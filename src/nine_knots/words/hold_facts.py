@@ -6,6 +6,7 @@ A stretch is the linear part only. A rod's safe pull is a guess by weight.
 from dataclasses import dataclass
 
 from nine_knots.core.assess.strength_known import strength_known
+from nine_knots.core.assess.verdict import is_guarded
 from nine_knots.core.base.quantity import Quantity
 from nine_knots.core.base.score import Status
 from nine_knots.core.base.units import Units
@@ -44,6 +45,7 @@ TEETH: dict[Teeth, str] = {
     "end in a short stout bite piece, the other school.",
     "cutting": "Teeth that cut: wire or a heavy bite piece, and long forceps.",
 }
+GUARDED = "The bite piece takes the teeth: look it over after every fish, and renew it when frayed."
 LINE_OUT_M = 9.0  # at the strike
 WEAK_ABOVE = 0.1  # chance of a break above the ring from which the order is wrong [G]
 
@@ -80,7 +82,7 @@ def facts(design: Design, hold: Hold, units: Units, own: tuple[PulledKnot, ...] 
         _stretch(design, hold, units),
         _order(leader, hold),
         *_flies(leader, hold, units, own),
-        _mouth(situation.quarry.fish),
+        _mouth(situation.quarry.fish, leader),
         _rod(design, hold, units),
         chain_fact(design, hold, units),
     )
@@ -134,8 +136,8 @@ def _order(leader: Leader, hold: Hold) -> Fact:
         return Fact("Order of break", f"Nothing above {place} should go ({above:.0%} does).")
     return Fact(
         "Order of break",
-        f"{above:.0%} break above {place}, and you lose more than you need to: use a finer "
-        "tippet, or a better knot above.",
+        f"{above:.0%} break above {place}, and you lose more than you need to: use "
+        f"{'' if is_guarded(leader) else 'a finer tippet, or '}a better knot above.",
         "too much",
     )
 
@@ -173,9 +175,11 @@ def _flies(
     return tuple(found)
 
 
-def _mouth(fish: Fish) -> Fact:
+def _mouth(fish: Fish, leader: Leader) -> Fact:
     """What its mouth and teeth ask of the hand and of the last piece."""
-    return Fact("Mouth and teeth", f"{MOUTHS[fish.mouth]} {TEETH[fish.teeth]}")
+    guarded = is_guarded(leader) and fish.teeth in ("rasping", "cutting")
+    teeth = GUARDED if guarded else TEETH[fish.teeth]
+    return Fact("Mouth and teeth", f"{MOUTHS[fish.mouth]} {teeth}")
 
 
 def _rod(design: Design, hold: Hold, units: Units) -> Fact:

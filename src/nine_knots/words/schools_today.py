@@ -103,7 +103,9 @@ def _fits(fits: Fits, measures: tuple[Score, ...], units: Units) -> str:
             said += f" Of {wanted} it has only {nearest}."
         else:
             said += f" The shelf lacks {wanted}; {nearest} stands in."
-    return f"{said} {unusual_length_words(fits.length, units)}".rstrip()
+    rare = "" if fits.usual else "Most anglers would tie another one here."
+    length = unusual_length_words(fits.length, units)
+    return " ".join(sentence for sentence in (said, length, rare) if sentence)
 
 
 def _would_do(would: WouldDo, units: Units) -> str:

@@ -12,32 +12,37 @@ from typing import Literal
 
 import numpy as np
 
+from nine_knots.core.assess.weight_leads import weight_leads_from
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.domain.leader import Leader
-from nine_knots.core.domain.tackle import LineProfile
-from nine_knots.core.schools import built_by
+from nine_knots.core.domain.tackle import Fly, LineProfile
+from nine_knots.core.schools import built_by, line_leads
 
 Flag = Literal[
     "fits", "soft", "hinge", "firm", "kick", "flat spot", "reversal", "trace", "parted", "led"
 ]
 TROUBLE: tuple[Flag, ...] = ("soft", "hinge", "firm", "kick", "flat spot", "reversal")
 """Flags to be looked at; the others fit, are a trace against teeth, or do not ask for a match: a
-ring or swivel parts two sizes, and what hangs below a sighter, below an indicator or behind its own
-weight is not rolled out by a line."""
+lower rig by itself hangs from a ring, and what hangs below an indicator or behind its own weight is
+not rolled out by a line."""
 
 # Bend steps between pieces of the leader. A blood knot's step of .003 in, to somewhat softer stuff,
-# is about the most that builders tie, from .012 in up a bend step of .20: less is called a hinge, a
-# third more soft [P]. Stout mono is tied by strength: 40 lb to 20, or 50 to a class tippet of 20, a
-# bend step of .15 and .08, and lays out [P].
+# is about the most that builders tie, and .013 in to soft .009 a bend step of .18: less is called a
+# hinge, a third more soft [P]. Stout mono is tied by strength: 40 lb to 20, or 50 to a class tippet
+# of 20, a bend step of .15 and .08, and lays out [P].
 BLOOD_STEP_M, SOFTER_STUFF = 3.1 * THOU_M, 0.75
 FINE_M, STOUT_M = 18.0 * THOU_M, 20.0 * THOU_M
-HINGE_STEP, STOUT_HINGE_STEP = 0.20, 0.06
+HINGE_STEP, STOUT_HINGE_STEP = 0.17, 0.06
 SOFTER = 1.3  # of the step that hinges: nearer than that is soft
 REVERSAL_STEP = 1.6
 # At the line the butt may be softer or stiffer than the tip. Butts from .015 in soft nylon (slack
 # casts) to .026 in stiff nylon on a 10-weight lie between .6 and 4; .026 in on a 5-weight is 9
 # and "far too stiff" [P], but for schools that choose their butts by strength.
 LINE_HINGE, LINE_SOFT, LINE_FIRM, LINE_KICK = 0.35, 0.55, 4.5, 6.5
+# What is tied by strength, to a tippet of 12 lb or more, has butts of 60 lb on 8- to 12-weights
+# [P].
+BY_STRENGTH_M, STOUT_STEPS = 12.5 * THOU_M, (0.15, 20.0)
+SHORT_M = 1.4  # up to which a leader is drawn after the line and not rolled over [P]
 NO_STEP = 0.04  # two ends within 4 % of one thickness have no step between them
 
 
@@ -96,14 +101,12 @@ def _flag_inside(step: float, above_m: float, thinner: bool, flat_before: bool, 
     return "flat spot" if flat and flat_before else "fits"
 
 
-def _first_led(leader: Leader) -> int:
-    """The first joint below which nothing is rolled out by a line: under a sighter or an
-    indicator, or all of it where the fly leads."""
-    school = built_by(leader)
-    if school is not None and not school.line_leads:
-        return 1
-    sighters = [number for number, piece in enumerate(leader.pieces) if piece.role == "sighter"]
-    first = sighters[0] + 1 if sighters else len(leader.joints)
+def _first_led(leader: Leader, fly: Fly) -> int:
+    """The first joint that no loop of line has to roll over: under a sighter or an indicator, where
+    weight leads, or all of them where no line is cast."""
+    if not line_leads(leader):
+        return 0
+    first = weight_leads_from(leader, fly)
     if leader.indicator is not None:
         at_m = leader.length_m - leader.indicator.above_end_m
         below = [number for number, s_m in enumerate(leader.joints_at_m) if s_m > at_m]
@@ -111,16 +114,18 @@ def _first_led(leader: Leader) -> int:
     return first
 
 
-def match_joints(leader: Leader, line: LineProfile) -> tuple[JointMatch, ...]:
+def match_joints(leader: Leader, line: LineProfile, fly: Fly) -> tuple[JointMatch, ...]:
     """Match at every joint from the line's tip to the last between pieces; the fly has none.
 
-    A wire or bite piece is thick or stiff for teeth, not for the cast: its joint is a ``trace``.
+    A ring or swivel hides no step: the loop folds there as at any knot, unless weight leads. A wire
+    or bite piece is thick or stiff for teeth, not for the cast: its joint is a ``trace``.
     """
     found = []
     flat_before = False
-    led_from, school = _first_led(leader), built_by(leader)
+    led_from, school = _first_led(leader, fly), built_by(leader)
     own = school.line_steps if school is not None else None
-    limpest, stoutest = own or (LINE_HINGE, LINE_KICK)
+    by_strength = leader.tippet_diameter_m >= BY_STRENGTH_M
+    limpest, stoutest = own or (STOUT_STEPS if by_strength else (LINE_HINGE, LINE_KICK))
     for number, below in enumerate(leader.pieces):
         mass_below = below.strand.mass_kg_m(below.upper_diameter_m)
         bend_below = below.strand.bend_nm2(below.upper_diameter_m)
@@ -131,6 +136,8 @@ def match_joints(leader: Leader, line: LineProfile) -> tuple[JointMatch, ...]:
             flag, flat = _flag_at_line(step, limpest, stoutest), False
             if leader.hangs_from != "line":
                 flag = "parted"
+            elif led_from == 0 or (flag in ("hinge", "soft") and leader.length_m < SHORT_M):
+                flag = "led"
         else:
             above = leader.pieces[number - 1]
             end_m = above.lower_diameter_m
@@ -139,9 +146,10 @@ def match_joints(leader: Leader, line: LineProfile) -> tuple[JointMatch, ...]:
             ratio = below.upper_diameter_m / end_m
             flat = abs(ratio - 1.0) < NO_STEP and joint.dropper is None and joint.fly is None
             flag = _flag_inside(step, end_m, ratio < 1.0 - NO_STEP, flat_before, flat)
-            if joint.is_ring:
-                flag, flat = "parted", False
-            elif number >= led_from:
+            flat = flat and not joint.is_ring
+            if flag == "flat spot" and not flat:
+                flag = "fits"
+            if number >= led_from:
                 flag = "led"
             if below.role == "bite" or "wire" in below.strand.material:
                 flag = "trace"

@@ -13,7 +13,9 @@ from enum import Enum
 from math import log, radians, tan
 
 from nine_knots.core.assess.own_cast import PILES_UP, SLAMS, UNKNOWN, OwnCast
+from nine_knots.core.assess.weight_leads import is_lobbed
 from nine_knots.core.base.score import Finding, Reason, Score, position_in_band
+from nine_knots.core.base.units.factors import GRAIN_KG
 from nine_knots.core.casting.landing import CastLanding
 from nine_knots.core.casting.minimum_speed import MinimumLaunchSpeed
 from nine_knots.core.casting.opening import CALM_M_S
@@ -21,6 +23,7 @@ from nine_knots.core.casting.stroke import ROD_TIP_M, Stroke
 from nine_knots.core.casting.wind import air_of
 from nine_knots.core.domain.leader import Leader
 from nine_knots.core.domain.situation import Situation, Wind
+from nine_knots.core.domain.tackle.line import GRAINS
 from nine_knots.core.schools import built_by
 
 LEADS, CANNOT_LEAD = 3.0, 6.0  # mono over fly by mass [P]
@@ -29,6 +32,9 @@ COLLAPSES = 0.9  # of the threshold of opening, below which a leader piles up [P
 WITH_EASE = 1.1  # of it, from which no brisk stroke is called for [P, by the rigs]
 KNOWN_TO, KNOWN_TO_IN_WIND = 0.04, 0.06  # of a margin: nearer to an edge it is on the brink
 EASED_TO = 1.4  # margin to which one eases off for a floating fly [G]
+# Of the line's head, the heaviest fly on a 3-weight and on an 11-weight [P, by the rigs].
+MOST_SHARE = (0.12, 0.24)
+LOB = -0.6  # of the way to the edge, where a lob that the model does not follow is put [G]
 LEVEL = 1.1  # times the tippet, a butt up to which a leader is level
 LONG_M = 2.0  # from which a level leader is long enough to tell
 STRAIGHT, IN_ORDER = 0.93, 0.70  # of its length along the cast, as a leader lies [G]
@@ -53,6 +59,8 @@ class TurnoverReason(Reason):
     NEVER_OPENS = "never opens", "too little"
     PILES_UP = "piles up", "too little"
     BARELY_OPENS = "barely opens", "too little"
+    TOO_MUCH_FLY = "too much fly for this line", "too little"
+    LOBBED = "swung over as a lob", "right"
     TOO_LITTLE_TO_SPARE = "opens with too little to spare", "too little"
     OPENS_ON_A_BRISK_STROKE = "opens on a brisk stroke", "right"
     OPENS = "opens with some to spare", "right"
@@ -95,7 +103,8 @@ class LandingFinding:
 class TurnoverFinding(Finding):
     """The margin, the launch speeds in m/s (``minimum_m_s`` None where no stroke opens it), the
     caster's own ``speed_factor``, and how it lands, where that was looked at. ``windy`` where a
-    wind in the face makes the margin less sure, ``brisk`` where it opens only on such a stroke.
+    wind in the face makes the margin less sure, ``brisk`` where it opens only on such a stroke;
+    ``most_kg`` is the heaviest fly that a line of this weight still casts.
     """
 
     margin: float
@@ -104,6 +113,9 @@ class TurnoverFinding(Finding):
     own: OwnCast
     windy: bool
     brisk: bool
+    fly_kg: float
+    line_weight: int
+    most_kg: float
     landing: LandingFinding | None
 
 
@@ -204,18 +216,40 @@ def turnover_score(
     middle = (low * high) ** 0.5
     deviation = log(margin / middle) / log(high / middle)
     edge = log(1.0 + (KNOWN_TO_IN_WIND if windy else KNOWN_TO)) / log(high / middle)
+    reason = _reason(result, deviation, own)
+    heavy = _heaviness(leader, situation)
+    if heavy > 1.0 and reason.status != "too little":
+        reason, deviation = TurnoverReason.TOO_MUCH_FLY, -1.0 - log(heavy)
+    if reason.status == "too little" and is_lobbed(leader, situation.fly) and not situation.floats:
+        reason, deviation = TurnoverReason.LOBBED, LOB
     finding = TurnoverFinding(
-        reason=_reason(result, deviation, own),
+        reason=reason,
         margin=margin,
         minimum_m_s=result.minimum.speed_m_s,
         stroke_m_s=result.stroke.speed_m_s,
         own=own,
         windy=windy,
         brisk=margin < WITH_EASE * own.piles_up,
-        landing=landing_finding(result, situation.wind, situation.floats, own),
+        fly_kg=situation.fly.mass_kg,
+        line_weight=situation.line.weight,
+        most_kg=situation.fly.mass_kg / heavy,
+        landing=None
+        if reason is TurnoverReason.LOBBED
+        else landing_finding(result, situation.wind, situation.floats, own),
     )
     marginal = finding.reason.status == "right" and abs(deviation) > 1.0 - edge
     return Score("turnover", finding, position_in_band(deviation), marginal)
+
+
+def _heaviness(leader: Leader, situation: Situation) -> float:
+    """The fly's mass over the heaviest that leaves the cast to the line: a share of the standard
+    mass of its head that grows with the outfit [P]. Rigs that are lobbed are left out."""
+    fly, line = situation.fly, situation.line
+    if not fly.is_long or is_lobbed(leader, fly):
+        return fly.mass_kg / (MOST_SHARE[1] * GRAINS[14] * GRAIN_KG)
+    slope = (MOST_SHARE[1] - MOST_SHARE[0]) / 8.0
+    share = MOST_SHARE[0] + slope * (line.weight - 3)
+    return fly.mass_kg / (share * (line.head_kg or GRAINS[line.weight] * GRAIN_KG))
 
 
 def _reason(result: CastResult, deviation: float, own: OwnCast) -> TurnoverReason:

@@ -1,7 +1,7 @@
 """Match, hold and length: the measures that need neither a cast nor water."""
 
-from dataclasses import dataclass, replace
-from math import log
+from dataclasses import dataclass
+from math import inf, log
 
 from nine_knots.core.assess.failure_report import Break, break_of, pull_tests
 from nine_knots.core.assess.joint_match import (
@@ -14,18 +14,25 @@ from nine_knots.core.assess.joint_match import (
     match_joints,
 )
 from nine_knots.core.base.score import Finding, Reason, Score, position_in_band
+from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.knots.own import PulledKnot
 from nine_knots.core.domain.leader import Leader
 from nine_knots.core.domain.need import Need, need_of
 from nine_knots.core.domain.situation import Situation
 from nine_knots.core.domain.tackle import line_profile
-from nine_knots.core.schools import built_by
-from nine_knots.core.schools.by_water import span_by_water
+from nine_knots.core.domain.tippet import thou_by_hook
+from nine_knots.core.schools import built_by, line_leads
+from nine_knots.core.schools.by_water import fished_span, span_by_water
 from nine_knots.core.strength.elements import Hold, hold_of
 
 ENOUGH, PLENTY = 1.0, 6.0  # 5 % low value over need: less breaks, more is stouter than it must be
 GOOD_LINE_STEP, GOOD_INNER_STEP = 1.6, 0.5
+STOUT_ENOUGH_M = 24.0 * THOU_M  # of mono that a rasping mouth does not wear through: 40 lb [P]
+# Thousandths finer than a fly asks for, beyond which it spins the tippet and snaps it [P]: foam 10
+# on 6X, a size 8 streamer on 5X.
+MOST_FINER_THOU: dict[str, float] = {"foam": 2.5, "streamer": 3.5, "predator": 3.5}
+EDGE = 0.95  # of the way to the edge of the band, where what is right but unusual is put
 ROUNDED_M = 0.02  # beyond a span of lengths, that is no more than rounding
 
 
@@ -51,33 +58,38 @@ class HoldReason(Reason):
     BREAKS = "breaks", "too little"
     STOUTER_THAN_NEEDED = "stouter than needed", "too much"
     CUT_BY_TEETH = "cut by teeth", "too little"
+    WORN_BY_MOUTH = "worn through by its mouth", "too little"
+    TOO_FINE_FOR_FLY = "too fine for this fly", "too little"
 
 
 class LengthReason(Reason):
-    """How long the leader is beside what is usual."""
+    """How long the leader is beside what is usual; only what nobody fishes is a fault."""
 
     USUAL = "usual", "right"
-    SHORT = "short", "too little"
-    LONG = "long", "too much"
+    SHORTER_THAN_MOST = "shorter than most", "right"
+    LONGER_THAN_MOST = "longer than most", "right"
+    TOO_SHORT = "shorter than anybody fishes", "too little"
+    TOO_LONG = "longer than anybody fishes", "too much"
 
 
 @dataclass(frozen=True, slots=True)
 class MatchFinding(Finding):
     """The joint that decides, its bend step, and the diameters in metres above it (None at the
-    line) and below it; ``fly_leads`` where the joint to the line is not judged."""
+    line) and below it; ``weight_leads`` where the joint to the line is not judged."""
 
     joint: int
     bend_step: float
     above_m: float | None
     below_m: float
-    fly_leads: bool
+    weight_leads: bool
 
 
 @dataclass(frozen=True, slots=True)
 class HoldFinding(Finding):
     """Where it most likely breaks and how often there, the mean load in N at which it does, what
     the day may ask in N and whether that is a strike's; own pull tests that tell, the fish, and
-    whether it is far stouter than it must be (``stout``), teeth aside."""
+    whether it is far stouter than it must be (``stout``), teeth aside; the diameter in metres that
+    the fly asks for."""
 
     broken: Break
     chance: float
@@ -87,6 +99,7 @@ class HoldFinding(Finding):
     tests: int
     fish: str
     stout: bool
+    advised_m: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -129,13 +142,8 @@ def _worst(matches: tuple[JointMatch, ...]) -> JointMatch:
 
 
 def match_score(matches: tuple[JointMatch, ...], leader: Leader) -> Score:
-    """The worst joint, by kind and then by size; a mono rig's line joint does not count."""
-    school = built_by(leader)
-    fly_leads = school is not None and not school.line_leads
-    judged = matches
-    if fly_leads:
-        judged = matches[1:] or (replace(matches[0], flag="led"),)
-    worst = _worst(judged)
+    """The worst joint, by kind and then by size."""
+    worst = _worst(matches)
     reason, deviation = _REASONS[worst.flag], joint_deviation(worst)
     if reason.status == "too little":
         deviation = min(deviation, -1.05)
@@ -151,10 +159,16 @@ def match_score(matches: tuple[JointMatch, ...], leader: Leader) -> Score:
         bend_step=worst.bend_step,
         above_m=leader.pieces[worst.joint - 1].lower_diameter_m if worst.joint else None,
         below_m=leader.pieces[worst.joint].upper_diameter_m,
-        fly_leads=fly_leads,
+        weight_leads=matches[0].flag == "led",
     )
     marginal = reason in (MatchReason.SOFT, MatchReason.FIRM)
     return Score("match", finding, position_in_band(deviation), marginal)
+
+
+def is_guarded(leader: Leader) -> bool:
+    """Whether it ends in wire or in a bite piece."""
+    last = leader.pieces[-1]
+    return last.role == "bite" or last.strand.substance.family == "wire"
 
 
 def hold_score(
@@ -173,11 +187,16 @@ def hold_score(
     if ratio < ENOUGH:
         reason = HoldReason.BREAKS
     elif ratio > PLENTY:
-        reason = HoldReason.STOUTER_THAN_NEEDED
-    last = leader.pieces[-1]
-    guarded = last.role == "bite" or last.strand.substance.family == "wire"
+        long = situation.fly.is_long  # which a fine tippet would not throw
+        reason = HoldReason.HOLDS if long else HoldReason.STOUTER_THAN_NEEDED
+        deviation = min(deviation, EDGE) if long else deviation
+    guarded = is_guarded(leader)
     if fish.bites_through and not guarded:
         reason, deviation = HoldReason.CUT_BY_TEETH, min(deviation, -1.4)
+    elif _too_fine(leader, situation):
+        reason, deviation = HoldReason.TOO_FINE_FOR_FLY, min(deviation, -1.2)
+    elif fish.wears_through and not guarded and leader.tippet_diameter_m < STOUT_ENOUGH_M:
+        reason, deviation = HoldReason.WORN_BY_MOUTH, min(deviation, -1.4)
     finding = HoldFinding(
         reason=reason,
         broken=break_of(broken, leader),
@@ -187,24 +206,37 @@ def hold_score(
         by_strike=need.strike_n >= need.pull_n,
         tests=pull_tests(leader.joints[broken.index], leader, own) if broken.what == "joint" else 0,
         fish=fish.title,
-        stout=ratio > PLENTY,
+        stout=ratio > PLENTY and not guarded,
+        advised_m=thou_by_hook(situation) * THOU_M,
     )
     marginal = reason is HoldReason.HOLDS and ratio < 1.3
     return Score("hold", finding, position_in_band(deviation), marginal)
 
 
+def _too_fine(leader: Leader, situation: Situation) -> bool:
+    """Whether a bulky or heavy fly spins and snaps so fine a tippet on the cast."""
+    finer = thou_by_hook(situation) - leader.tippet_diameter_m / THOU_M
+    return finer > MOST_FINER_THOU.get(situation.fly.kind, inf)
+
+
 def length_score(leader: Leader, situation: Situation) -> Score:
-    """The whole length against what the school ties for this water and line."""
+    """The whole length against what the school, or anybody, ties for this water and line."""
     school = built_by(leader)
     span = school.span(situation) if school else span_by_water(situation)
-    length_m = leader.length_m
+    least_m, most_m = fished_span(situation)
+    least_m, most_m = min(least_m, span.low_m), max(most_m, span.high_m)
+    length_m, mono = leader.length_m, not line_leads(leader)
     edge_m = span.low_m if length_m < span.usual_m else span.high_m
     deviation = (length_m - span.usual_m) / abs(edge_m - span.usual_m)
     reason = LengthReason.USUAL
     if length_m < span.low_m - ROUNDED_M:
-        reason = LengthReason.SHORT
+        short = length_m < least_m - ROUNDED_M
+        reason = LengthReason.TOO_SHORT if short else LengthReason.SHORTER_THAN_MOST
     elif length_m > span.high_m + ROUNDED_M:
-        reason = LengthReason.LONG
+        long = length_m > most_m + ROUNDED_M and not mono
+        reason = LengthReason.TOO_LONG if long else LengthReason.LONGER_THAN_MOST
+    if reason.status == "right":
+        deviation = max(-EDGE, min(EDGE, deviation))
     finding = LengthFinding(
         reason=reason,
         length_m=length_m,
@@ -229,7 +261,7 @@ def assessment_inputs(design: Design, own: tuple[PulledKnot, ...] = ()) -> Asses
     """Matches, hold and need; ``own`` is what knots keep in the angler's hands, by pull tests."""
     leader, situation = design.leader, design.situation
     return AssessmentInputs(
-        matches=match_joints(leader, line_profile(situation.line)),
+        matches=match_joints(leader, line_profile(situation.line), situation.fly),
         hold=hold_of(leader, own=own),
         need=need_of(situation),
     )

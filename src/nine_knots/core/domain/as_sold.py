@@ -4,9 +4,9 @@ import numpy as np
 
 from nine_knots.core.base.errors import OutOfRange
 from nine_knots.core.base.units.factors import THOU_M
+from nine_knots.core.domain.label_sizes import labelled_thickness_m
 from nine_knots.core.domain.materials import MATERIALS
 from nine_knots.core.domain.strand import TaperProfile
-from nine_knots.core.domain.tippet import diameter_for_strength_m
 
 SHARES = (0.6, 0.2, 0.2)  # butt, taper and tip of a bought leader [P]
 # Butt by the tip in thousandths of an inch: trout leaders about .020, stouter ones more [M].
@@ -30,8 +30,8 @@ def bought_profile(length_m: float, tip_m: float) -> TaperProfile:
 
 
 def labelled_diameter_m(label_n: float, material: str) -> float:
-    """Diameter in metres that is usual for a label in N, by the material's law."""
-    across_m = diameter_for_strength_m(label_n, material)
+    """Diameter in metres that is usual for a label in N, by what shops sell."""
+    across_m = labelled_thickness_m(label_n, material)
     if across_m > 2.5e-3:
         most = "of wire" if MATERIALS[material].family == "wire" else "of mono"
         raise OutOfRange(f"No leader is made {most} so strong.", hint="Check the label.")

@@ -1,11 +1,8 @@
 """Which tippet: by the hook, and not finer than this fish and these snags allow."""
 
-from bisect import bisect_left
-from functools import cache
-
 from nine_knots.core.base.units.factors import GRAVITY_M_S2, POUND_N, THOU_M
 from nine_knots.core.base.values import Frozen
-from nine_knots.core.domain.materials import MATERIALS
+from nine_knots.core.domain.label_sizes import labelled_thickness_m, usual_label_n
 from nine_knots.core.domain.need import PULL_OF_WEIGHT
 from nine_knots.core.domain.situation import Situation
 
@@ -14,7 +11,6 @@ from nine_knots.core.domain.situation import Situation
 HOOK_OVER_X = {"dry": 3.0, "midge": 3.0, "foam": 3.0, "emerger": 3.0, "nymph": 3.5, "wet": 3.5}
 KNOTTED = 0.8  # 5 % low value of a knotted tippet over its unknotted strength [M]
 FINEST_THOU, STOUTEST_THOU = 3.0, 22.0
-THICKEST_THOU = 60.0  # to which a strength is looked up
 
 # Lightest and heaviest usual label in pounds by fish, where builders go by it [P]; thinnest and
 # thickest tippet in thousandths where a method or a fish has its own [P].
@@ -38,20 +34,6 @@ class TippetAdvice(Frozen):
 
     diameter_m: float
     by: str
-
-
-def diameter_for_strength_m(strength_n: float, material: str) -> float:
-    """The thinnest diameter in metres, to .0005 in, whose law gives this strength in N."""
-    loads = _by_half_thousandths(material)
-    number = min(len(loads) - 1, bisect_left(loads, strength_n))
-    return (FINEST_THOU + 0.5 * number) * THOU_M
-
-
-@cache
-def _by_half_thousandths(material: str) -> list[float]:
-    """What every half thousandth from the finest on breaks at, in N."""
-    law, count = MATERIALS[material].strength, int(2.0 * (THICKEST_THOU - FINEST_THOU)) + 1
-    return [law.breaking_n((FINEST_THOU + 0.5 * number) * THOU_M) for number in range(count)]
 
 
 def thou_by_hook(situation: Situation) -> float:
@@ -81,7 +63,7 @@ def advise_tippet(situation: Situation) -> TippetAdvice:
         thou, by = (finer, "very wary fish in clear water") if finer < thou else (thou, why)
     elif situation.water.clarity == "coloured":
         thou, by = thou + 1.0, "coloured water, which hides it"
-    floor_m = diameter_for_strength_m(_floor_n(situation), "nylon-soft")
+    floor_m = labelled_thickness_m(_floor_n(situation), "nylon-soft")
     if floor_m > thou * THOU_M:
         thou, by = floor_m / THOU_M, f"a fish of that weight in {situation.water.snags} water"
     return TippetAdvice(diameter_m=min(STOUTEST_THOU, max(FINEST_THOU, thou)) * THOU_M, by=by)
@@ -95,6 +77,12 @@ def _floor_n(situation: Situation) -> float:
 
 def _by_method(situation: Situation) -> tuple[float, float, str]:
     """Thinnest and thickest tippet in thousandths for how it is fished and for what, and why."""
+    labels = LABELS_LB.get(situation.quarry.kind)
+    if labels is not None and not situation.floats:
+        low, high = (
+            labelled_thickness_m(label * POUND_N, "nylon-medium") / THOU_M for label in labels
+        )
+        return low, high, f"what is usual for {situation.quarry.fish.title}"
     if situation.fly.kind in ("streamer", "predator"):
         return STREAMER_THOU, STOUTEST_THOU, "streamers, which finer tippet does not turn over"
     if situation.quarry.kind in STEELHEAD:
@@ -115,6 +103,6 @@ def labels_n(situation: Situation) -> tuple[float, float]:
     if usual is not None:
         return usual[0] * POUND_N, usual[1] * POUND_N
     across = advise_tippet(situation).diameter_m
-    label = MATERIALS["nylon-medium"].strength.breaking_n(across)
+    label = usual_label_n(across)
     low, high = ((1.0 + off) * label for off in (-LABEL_ABOUT, LABEL_ABOUT))
     return max(STOUT_LB[0] * POUND_N, low), max(STOUT_LB[1] * POUND_N, high)

@@ -12,6 +12,7 @@ from nine_knots.core.domain.strand import Packet
 from nine_knots.core.schools.school import PlannedSection, PlannedTaper
 
 CUT_COST = 3.0  # of a new taper: it is made to be used whole
+CUT_AWAY_COST = 20.0  # of all of it, which would be no leader for the day
 KNOT_COST = 0.5
 UNCUT_M = 0.02  # up to which a taper counts as whole
 TIP_WEIGHT, LENGTH_WEIGHT, BUTT_WEIGHT = 2.0, 10.0, 0.25
@@ -86,7 +87,8 @@ def _used(packet: Packet, wanted: PlannedTaper, next_piece: PlannedSection | Non
     cost = TIP_WEIGHT * off**2 + (LENGTH_WEIGHT * log(left_m / wanted.length_m)) ** 2
     cost += BUTT_WEIGHT * ((profile.diameter_at_m(cut_butt_m) - wanted.butt_m) / THOU_M) ** 2
     if max(cut_tip_m, cut_butt_m) > UNCUT_M:
-        cost += CUT_COST
+        unplanned_m = cut_tip_m + cut_butt_m - cut_m  # the plan's own cut is no waste
+        cost += CUT_COST + CUT_AWAY_COST * max(0.0, unplanned_m) / profile.length_m
     if next_piece is not None:
         cost += KNOT_COST
     return BoughtTaper(packet, cut_butt_m, cut_tip_m, cost)

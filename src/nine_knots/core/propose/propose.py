@@ -9,13 +9,13 @@ from nine_knots.core.assess.angler import Angler
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units import Units
 from nine_knots.core.base.units.factors import THOU_M
+from nine_knots.core.domain.label_sizes import labelled_thickness_m, usual_label_n
 from nine_knots.core.domain.leader import Leader
 from nine_knots.core.domain.leader.own_knots import with_own_knots
-from nine_knots.core.domain.materials import MATERIALS
 from nine_knots.core.domain.situation import Situation
 from nine_knots.core.domain.strand import Packet, Stock, spools_of
 from nine_knots.core.domain.tackle import Fly, LineProfile, line_profile
-from nine_knots.core.domain.tippet import advise_tippet, diameter_for_strength_m
+from nine_knots.core.domain.tippet import advise_tippet
 from nine_knots.core.propose.fit_to_shelf import (
     FittedPlan,
     Proposal,
@@ -35,7 +35,6 @@ POWER_FACTOR = 2.5
 TIPPET_REFERENCE_M, TIPPET_EXPONENT = 7.5 * THOU_M, 0.35
 NEAR_ENOUGH_M = 2.1 * THOU_M  # an owned tippet so near to what was advised is planned with
 LEAST_LEFT_M = 1.0
-LABELS = MATERIALS["nylon-medium"].strength  # by which a thickness stands for a label
 SAID_OFF_M, SAID_OFF = 0.3 * THOU_M, 0.08
 
 
@@ -190,11 +189,11 @@ def _tippets(
     """The tippet asked for; or those owned that the school could use; or what it would want."""
     asked = TippetReason(by="asked")
     if parameters.tippet_n is not None:
-        across_m = diameter_for_strength_m(parameters.tippet_n, "nylon-medium")
+        across_m = labelled_thickness_m(parameters.tippet_n, "nylon-medium")
         return [_Tippet(across_m, parameters.tippet_n, asked)]
     if parameters.tippet_m is not None:
         asked_m = parameters.tippet_m
-        return [_Tippet(asked_m, LABELS.breaking_n(asked_m), asked)]
+        return [_Tippet(asked_m, usual_label_n(asked_m), asked)]
     spools = [
         spool.strand
         for spool in spools_of(stock)
@@ -205,7 +204,7 @@ def _tippets(
         reason = TippetReason(by="labels", low_n=low, high_n=high)
         labels = sorted({s.breaking_n for s in spools if 0.97 * low <= s.breaking_n <= 1.03 * high})
         usual = labels or [0.5 * (low + high)]
-        return [_Tippet(diameter_for_strength_m(n, "nylon-medium"), n, reason) for n in usual]
+        return [_Tippet(labelled_thickness_m(n, "nylon-medium"), n, reason) for n in usual]
     if school.tippet_m is not None:
         across_m, reason = school.tippet_m(situation), TippetReason(by="school")
     else:
@@ -224,7 +223,7 @@ def _tippets(
         nearest = across_m
     if abs(nearest - across_m) > SAID_OFF_M:
         reason = reason.evolve(nearest_to_m=across_m)
-    return [_Tippet(nearest, LABELS.breaking_n(nearest), reason)]
+    return [_Tippet(nearest, usual_label_n(nearest), reason)]
 
 
 def _tippet_use(leader: Leader, tippet: _Tippet, school: School) -> TippetUse:

@@ -35,7 +35,7 @@ BESIDE: dict[MaterialKey, tuple[float, ...]] = {
 }
 TAPERS_FT, TIPS_THOU = (7.5, 9.0, 12.0), (5, 6, 7, 8, 9, 11)
 OWNED_M = 0.6 * THOU_M  # a spool so near to one of its kind that is owned is had already
-FULL_M = 25.0
+FULL_M = 100.0
 ID = "to-buy"
 Tied = TypeVar("Tied", bound=LevelSection | TaperedSection | Dropper)
 

@@ -14,6 +14,7 @@ from nine_knots.core.schools.school import PlannedSection
 NEAR, NEAR_TIPPET = 1.6, 0.6  # thousandths: further from what was wanted is named
 FAR = 1.6  # times as thick or thin as was wanted
 WEAKER_BY = 0.13  # of the logarithm of a label, from which a weaker one is named
+NEAR_LENGTH = 0.25  # of a bought taper's length, within which it is as wanted
 SHORTER = 2.0  # what is left is named where the spool passed over costs so much less
 
 
@@ -166,7 +167,7 @@ def _emptier(
 
 def packet_shortages(packet: Packet, wanted_m: float, length_m: float) -> Shortage | None:
     """A taper of another length than was wanted, where it is far from it."""
-    if abs(length_m - wanted_m) <= 0.15 * wanted_m:
+    if abs(length_m - wanted_m) <= NEAR_LENGTH * wanted_m:
         return None
     nearest = Nearest(title=packet.title, length_m=length_m)
     return Shortage(piece=0, wanted=WantedTaper(length_m=wanted_m), nearest=nearest)

@@ -6,6 +6,7 @@ from typing import NamedTuple
 
 from nine_knots.core.assess.joint_match import soft_below
 from nine_knots.core.base.identity_cache import cached_by_identity
+from nine_knots.core.base.units.factors import FOOT_M, THOU_M
 from nine_knots.core.domain.materials import Family, MaterialKey
 from nine_knots.core.domain.strand import Spool, Stock, spools_of
 
@@ -30,15 +31,31 @@ class IndexedSpool:
     log_soft: float
 
 
+BASE_M, FINE_BASE_M = 60.0 * FOOT_M, 50.0  # left on a spool that is kept to be cast as a line [P]
+TIPPET_M = 8.5 * THOU_M  # up to which a spool with less than that is tippet [P]
+
+
+def is_base(indexed: IndexedSpool) -> bool:
+    """Whether an angler keeps a spool to cast it as a line: coloured mono, nylon of which sixty
+    feet are left, fine nylon on a spool larger than tippet is sold on."""
+    if indexed.sighter:
+        return True
+    long_m = FINE_BASE_M if indexed.across_m <= TIPPET_M else BASE_M
+    return indexed.family == "nylon" and indexed.left_m >= long_m
+
+
 class SpoolKind(NamedTuple):
-    """What a piece is by what may be taken for it: wire or not, to be seen or not."""
+    """What a piece is by what may be taken for it: wire or not, to be seen or not, cast or not."""
 
     wire: bool
     sighter: bool
+    base: bool = False
 
     def takes(self, indexed_spool: IndexedSpool) -> bool:
-        """Whether a spool would do at all: wire for wire only, no braid, and what is to be seen for
-        a sighter only."""
+        """Whether a spool would do at all: wire for wire only, no braid, what is to be seen for a
+        sighter only, and what is kept for it where mono is cast as a line."""
+        if self.base:
+            return is_base(indexed_spool)
         if indexed_spool.family == "braid" or (indexed_spool.sighter and not self.sighter):
             return False
         return (indexed_spool.family == "wire") == self.wire

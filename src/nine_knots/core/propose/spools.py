@@ -13,13 +13,16 @@ from operator import attrgetter, itemgetter
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.domain.materials import MATERIALS
-from nine_knots.core.propose.spool_index import IndexedSpool, SpoolIndex, SpoolKind
+from nine_knots.core.propose.spool_index import IndexedSpool, SpoolIndex, SpoolKind, is_base
 from nine_knots.core.schools.school import Plan, PlannedSection
 
 SPARE_M = 0.25  # what a piece's two knots take of a spool
 FLAT_COST, LEAP_COST, HINGE_COST, FAMILY_COST = 5.0, 1.0, 40.0, 1.5
+OVER_COST, OVER = 40.0, log(1.6)  # of a step in thickness beyond which a spool lies between [P]
 UNWANTED_COST, BOUND_COST, RANK_COST = 5.0, 400.0, 0.5
+MUCH_WEAKER = 0.8  # of a label
 TWICE_COST = 7.0  # one spool knotted to itself
+STOUTER_WEIGHT = 0.1  # of a piece that may be stouter than it must be
 WEAKER_COST = 100.0  # than a trace may be
 SUITED = 10  # spools that are tried for a piece, those that suit it best
 LABEL_STEP = 0.14  # of the logarithm of a label, as far off as a thousandth of an inch
@@ -111,6 +114,8 @@ def _what_lacks(plan: Plan, spools: list[IndexedSpool]) -> str:
     for planned in plan.pieces:
         family = MATERIALS[planned.prefer[0]].family
         like = [spool for spool in spools if spool.family == family]
+        if planned.base and not any(map(is_base, spools)):
+            return "Add a spool of level mono to cast with: coloured, or at least 60 ft of it."
         if family == "wire" and not like:
             return f"Add a spool of {MATERIALS[planned.prefer[0]].title} first."
         if like and all(indexed.left_m < planned.length_m + SPARE_M for indexed in like):
@@ -124,7 +129,7 @@ class WantedSection:
     def __init__(self, planned: PlannedSection) -> None:
         self.planned, self.least_m = planned, planned.length_m + SPARE_M
         wire = any(MATERIALS[key].family == "wire" for key in planned.prefer)
-        self.kind = SpoolKind(wire, planned.role == "sighter")
+        self.kind = SpoolKind(wire, planned.role == "sighter", planned.base)
         self._ranks = {key: RANK_COST * rank for rank, key in enumerate(planned.prefer)}
         self._other = BOUND_COST if planned.bound else UNWANTED_COST
         self._weight = TIPPET_WEIGHT if planned.role == "tippet" else 1.0
@@ -150,7 +155,8 @@ class WantedSection:
 
     def _cost(self, indexed_spool: IndexedSpool) -> float:
         miss = self.miss(indexed_spool)
-        cost = self._weight * miss * miss + self._ranks.get(indexed_spool.material, self._other)
+        weight = STOUTER_WEIGHT if self._floor and miss > 0.0 else self._weight
+        cost = weight * miss * miss + self._ranks.get(indexed_spool.material, self._other)
         if self._floor and miss < -0.5:
             cost += WEAKER_COST
         return cost + (BOUND_COST if self.kind.sighter and not indexed_spool.sighter else 0.0)
@@ -168,6 +174,7 @@ def _step_cost(
     upper: PlannedSection,
     lower: PlannedSection,
     parted: bool,
+    ring: bool,
 ) -> float:
     if lower.role == "bite":
         return 0.0  # thick or stiff for teeth, not for the cast
@@ -179,15 +186,22 @@ def _step_cost(
         return inf
     if by_label and stronger:
         return inf
-    if above.family != below.family and not parted:
-        return FAMILY_COST
     wanted_m = upper.diameter_m - lower.diameter_m
     twice = above.spool.spool_id == below.spool.spool_id
+    if twice and upper.base:
+        return inf  # a snag is to cost the tippet alone
+    if upper.base:
+        return 0.0 if step_m > 0.0 else inf  # the fly leads: no step folds
+    if twice and ring and by_label and _weaker(upper, lower):
+        return inf  # two sizes are wanted, and one spool has but one
     if twice and (wanted_m > SAME_M or by_label):
         return TWICE_COST
     if parted:
         return 0.0
     cost = HINGE_COST * max(0.0, above.log_soft - below.log_bend)
+    cost += OVER_COST * max(0.0, log(above.across_m / below.across_m) - OVER)
+    if above.family != below.family:
+        return cost + FAMILY_COST
     if by_label:
         return cost
     if wanted_m > SAME_M and step_m < 0.2 * THOU_M:
@@ -196,6 +210,11 @@ def _step_cost(
         cost += FLAT_COST  # one tippet throughout
     cost += LEAP_COST * max(0.0, (step_m - max(wanted_m, 3.0 * THOU_M)) / THOU_M)
     return cost
+
+
+def _weaker(upper: PlannedSection, lower: PlannedSection) -> bool:
+    """Whether the lower piece is to be much weaker than the upper."""
+    return (lower.strength_n or 0.0) < MUCH_WEAKER * (upper.strength_n or 0.0)
 
 
 def _cheapest(plan: Plan, own: list[Suiting], most: float) -> tuple[list[IndexedSpool], float]:
@@ -214,13 +233,14 @@ def _shortest(
     plan: Plan, own: list[Suiting], most: float
 ) -> tuple[list[IndexedSpool], float] | None:
     """The shortest path over each piece's spools, given with what each costs by itself."""
-    # joints are numbered from the line
-    parted = {number - plan.above for number in (*plan.rings, *plan.swivels)}
+    # joints are numbered from the line; a ring parts two sizes only where weight leads
+    rings = {number - plan.above for number in (*plan.rings, *plan.swivels)}
     paths = [(cost, [indexed]) for cost, indexed in own[0]]  # the cheapest first
     least = [row[0][0] if row else 0.0 for row in own]
     after = sum(least[1:])  # what the pieces to come cost, each by itself
     for number, planned in enumerate(plan.pieces[1:], start=1):
-        before, ring = plan.pieces[number - 1], number in parted
+        before, ring = plan.pieces[number - 1], number in rings
+        parted = ring and plan.weight_leads
         after -= least[number]
         longer = []
         for cost, indexed in own[number]:
@@ -230,7 +250,7 @@ def _shortest(
             for done, chain in paths:
                 if done >= so_far:
                     break  # no step makes a chain cheaper
-                through = done + _step_cost(chain[-1], indexed, before, planned, ring)
+                through = done + _step_cost(chain[-1], indexed, before, planned, parted, ring)
                 if through < so_far:
                     so_far, best = through, chain
             if so_far < inf:

@@ -44,6 +44,7 @@ from nine_knots.core.water.remedy_kinds import What
 
 MOST_LENGTH = 3.6  # times longer or shorter
 KINDS = 8  # of remedies sought
+ANOTHER = 1.06  # times as fast, from which it is another stroke than one's own
 PAIRS, PAIR_STEPS = 3, 2  # of every second spool, tried with another length, and lengths of each
 STROKES: tuple[SpeedWord, ...] = ("easy", "normal", "a fifth harder", "hard", "double haul")
 """From the softest to the hardest."""
@@ -207,7 +208,7 @@ def other_strokes(
     now_m_s = stroke.speed_m_s
     for word in STROKES if harder else reversed(STROKES):
         speed = SPEEDS[word] * angler.cast.speed_factor
-        other = speed > 1.02 * now_m_s if harder else speed < 0.98 * now_m_s
+        other = speed > ANOTHER * now_m_s if harder else speed < now_m_s / ANOTHER
         if other and speed <= FASTEST_M_S:
             yield word, stroke.model_copy(update={"speed_m_s": speed})
 

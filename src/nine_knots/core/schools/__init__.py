@@ -15,6 +15,9 @@ SCHOOLS = {
 """All schools by their key, in the order in which they are shown."""
 
 
+ALL_MONO_M = 8.0  # of leader, from which no line is cast [P]
+
+
 def school_of(key: str) -> School:
     """The school of this name, or NotFound."""
     if key not in SCHOOLS:
@@ -32,6 +35,7 @@ def built_by(leader: Leader) -> School | None:
 
 
 def line_leads(leader: Leader) -> bool:
-    """Whether a fly line casts this leader; else its fly pulls the mono out."""
-    school = built_by(leader)
-    return school is None or school.line_leads
+    """Whether a fly line casts this leader; else its fly pulls the mono out: where a sighter shows
+    that it is led on a tight line, or it is so long that no line is beyond the rod's tip."""
+    sighted = any(piece.role == "sighter" for piece in leader.pieces)
+    return not sighted and leader.length_m < ALL_MONO_M

@@ -1,9 +1,9 @@
 """Parts of plans that several schools share: pieces by strength, a taper to a diameter."""
 
 from nine_knots.core.base.limits import LengthM
+from nine_knots.core.domain.label_sizes import labelled_thickness_m
 from nine_knots.core.domain.leader import Role
 from nine_knots.core.domain.materials import MaterialKey
-from nine_knots.core.domain.tippet import diameter_for_strength_m
 from nine_knots.core.schools.school import MIDDLE, STIFF, Plan, PlannedSection, SchoolBrief, stepped
 
 STOUT: tuple[MaterialKey, ...] = ("nylon-medium", "nylon-stiff", "fluorocarbon", "nylon-soft")
@@ -22,7 +22,7 @@ def by_label(
     return PlannedSection(
         role=role,
         length_m=length_m,
-        diameter_m=diameter_for_strength_m(wanted_n, prefer[0]),
+        diameter_m=labelled_thickness_m(wanted_n, prefer[0]),
         strength_n=wanted_n,
         prefer=prefer,
     )

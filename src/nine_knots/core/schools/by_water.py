@@ -32,9 +32,23 @@ def span_by_water(situation: Situation) -> Span:
         return feet(8.0, 9.5, 11.0) if shy and water.depth_m < SHALLOW_M else feet(6.0, 7.5, 10.0)
     if water.kind == "pocket water" and water.depth_m <= SHALLOW_M:
         return feet(7.0, 9.0, 10.0) if shy else feet(6.5, 7.5, 9.5)
-    if shy and (fly.hook >= 18 or water.kind in ("glide", "lake", "pool")):
+    if shy and water.kind in ("glide", "lake", "pool"):
         return feet(10.0, 12.0, 16.0)
     return feet(7.5, 9.0, 12.0)
+
+
+def fished_span(situation: Situation) -> tuple[float, float]:
+    """The shortest and the longest leader in m that anybody fishes with this line and fly: for
+    information is what most use, these are the edges [P]."""
+    if situation.line.sinking in FAST_SINKING:
+        low, high = 1.0, 10.0
+    elif situation.line.sinking != "floating":
+        low, high = 1.5, 12.0
+    elif situation.wish == "strip" or situation.fly.kind in BIG_FLIES:
+        low, high = 3.0, 16.0
+    else:
+        low, high = 5.0, 22.0
+    return low * FOOT_M, high * FOOT_M
 
 
 def beyond_most(length_m: float, situation: Situation) -> float:

@@ -5,7 +5,7 @@ from nine_knots.core.domain.tippet import labels_n
 from nine_knots.core.schools.by_strength import steps_by_label
 from nine_knots.core.schools.by_water import feet
 from nine_knots.core.schools.school import Disagreement, Plan, School, SchoolBrief, Span
-from nine_knots.core.schools.suitability import all_of, for_a_streamer, without_wire
+from nine_knots.core.schools.suitability import all_of, for_a_streamer, off_shy_flats, without_wire
 
 LINE_STEPS = (0.25, 12.0)  # a stout butt throws a wet fly on the beach [P]
 PARTS = ((0.5, 2.0), (0.3, 1.5), (0.2, 1.0))  # of the length; times the tippet's label [P]
@@ -34,6 +34,7 @@ FIFTY_THIRTY_TWENTY = School(
         says="Two great steps hinge in a side wind; more and smaller ones lay out straight.",
     ),
     suits=all_of(without_wire, for_a_streamer),
+    usual=off_shy_flats,
     span=_span,
     plan=_plan,
     labels=labels_n,

@@ -5,7 +5,7 @@ from nine_knots.core.domain.tippet import labels_n
 from nine_knots.core.schools.by_strength import steps_by_label
 from nine_knots.core.schools.by_water import feet
 from nine_knots.core.schools.school import Disagreement, Plan, School, SchoolBrief, Span
-from nine_knots.core.schools.suitability import all_of, for_a_streamer, without_wire
+from nine_knots.core.schools.suitability import all_of, for_a_streamer, off_shy_flats, without_wire
 
 PARTS = ((0.375, 3.0), (0.375, 2.0), (0.25, 1.0))  # of the length; times the tippet's label [P]
 LINE_STEPS = (0.25, 20.0)  # its butts are heavier than the line by design [P]
@@ -35,6 +35,7 @@ GUIDE_THREE_PART = School(
         "more quietly.",
     ),
     suits=all_of(without_wire, for_a_streamer),
+    usual=off_shy_flats,
     span=_span,
     plan=_plan,
     labels=labels_n,

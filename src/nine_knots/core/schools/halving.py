@@ -14,7 +14,7 @@ from nine_knots.core.schools.school import (
     stepped,
     tippet_materials,
 )
-from nine_knots.core.schools.suitability import all_of, for_a_streamer, without_wire
+from nine_knots.core.schools.suitability import all_of, for_a_streamer, off_shy_flats, without_wire
 
 SECTIONS = 3
 
@@ -65,6 +65,7 @@ HALVING = School(
         says="Quick steps over short sections hinge in wind; equal steps lay out straight.",
     ),
     suits=all_of(without_wire, for_a_streamer),
+    usual=off_shy_flats,
     span=_span,
     plan=_plan,
 )

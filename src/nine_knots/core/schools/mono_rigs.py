@@ -1,9 +1,9 @@
 """Two more of level mono: for jigged streamers, and the all-round one that still throws a dry."""
 
 from nine_knots.core.base.units.factors import FOOT_M, POUND_N, THOU_M
+from nine_knots.core.domain.label_sizes import labelled_thickness_m
 from nine_knots.core.domain.materials import MaterialKey
 from nine_knots.core.domain.situation import Situation
-from nine_knots.core.domain.tippet import diameter_for_strength_m
 from nine_knots.core.schools.by_water import feet
 from nine_knots.core.schools.school import (
     SUNK,
@@ -14,7 +14,7 @@ from nine_knots.core.schools.school import (
     SchoolBrief,
     Span,
 )
-from nine_knots.core.schools.suitability import for_a_jig, for_a_tight_line
+from nine_knots.core.schools.suitability import for_a_jig, for_a_tight_line, without_a_line
 
 STREAMER_N, ALL_ROUND_N = 6.5 * POUND_N, 13.5 * POUND_N  # 6 to 8, and 12 to 15 lb [P]
 TIPPET_M = 4.0 * FOOT_M
@@ -27,7 +27,7 @@ def _span(_situation: Situation) -> Span:
 
 
 def _mono(strength_n: float, brief: SchoolBrief) -> Plan:
-    by_label_m = diameter_for_strength_m(strength_n, "nylon-medium")
+    by_label_m = labelled_thickness_m(strength_n, "nylon-medium")
     return Plan(
         pieces=(
             PlannedSection(
@@ -35,6 +35,7 @@ def _mono(strength_n: float, brief: SchoolBrief) -> Plan:
                 length_m=brief.length_m - TIPPET_M,
                 diameter_m=max(by_label_m, brief.tippet_m + THOU_M / 2),
                 strength_n=strength_n,
+                base=True,
                 prefer=MONO,
             ),
             PlannedSection(
@@ -46,8 +47,8 @@ def _mono(strength_n: float, brief: SchoolBrief) -> Plan:
 
 
 def _streamer_tippet_m(_situation: Situation) -> float:
-    """A thousandth finer than the mono: a snag costs the tippet."""
-    return diameter_for_strength_m(STREAMER_N, "nylon-medium") - THOU_M
+    """Two thousandths finer than the mono: a snag costs the tippet."""
+    return labelled_thickness_m(STREAMER_N, "nylon-medium") - 2.0 * THOU_M
 
 
 THIN_MONO_STREAMER = School(
@@ -64,6 +65,7 @@ THIN_MONO_STREAMER = School(
         says="Without the weight of a fly line, an unweighted or bulky streamer goes nowhere.",
     ),
     suits=for_a_jig,
+    usual=without_a_line,
     span=_span,
     plan=lambda brief: _mono(STREAMER_N, brief),
     tippet_m=_streamer_tippet_m,
@@ -84,6 +86,7 @@ ALL_ROUND_MONO = School(
         says="Thick mono sags and shows takes late: thin carries a light nymph further.",
     ),
     suits=for_a_tight_line,
+    usual=lambda _situation: False,  # best at nothing
     span=_span,
     plan=lambda brief: _mono(ALL_ROUND_N, brief),
     line_leads=False,

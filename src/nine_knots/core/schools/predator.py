@@ -1,8 +1,8 @@
 """For teeth: stout tapered mono to a foot of soft wire, and level mono to single-strand wire."""
 
 from nine_knots.core.base.units.factors import FOOT_M, POUND_N
+from nine_knots.core.domain.label_sizes import labelled_thickness_m
 from nine_knots.core.domain.situation import Situation
-from nine_knots.core.domain.tippet import diameter_for_strength_m
 from nine_knots.core.schools.by_strength import by_label
 from nine_knots.core.schools.by_water import feet
 from nine_knots.core.schools.school import (
@@ -36,7 +36,7 @@ def _labels_n(_situation: Situation) -> tuple[float, float]:
 
 def _stouter_m(brief: SchoolBrief) -> float:
     """Diameter in metres of a butt 1.6 times as strong as where the taper ends."""
-    return diameter_for_strength_m(1.6 * brief.tippet_n, "nylon-medium")
+    return labelled_thickness_m(1.6 * brief.tippet_n, "nylon-medium")
 
 
 def _wire(brief: SchoolBrief) -> PlannedSection:

@@ -62,7 +62,8 @@ class PlannedSection(Frozen):
 
     ``bend_nm2`` is given where bending matters more than diameter (a butt), ``strength_n`` where
     the label does; ``floor`` says that it may be more and not less. ``prefer`` lists materials,
-    best first; ``bound`` says that no other will do.
+    best first; ``bound`` says that no other will do. A ``base`` is mono that is cast as a line: of
+    a spool kept for it, and no tippet.
     """
 
     role: Role
@@ -72,6 +73,7 @@ class PlannedSection(Frozen):
     strength_n: StrengthN | None = None
     floor: bool = False
     bound: bool = False
+    base: bool = False
     prefer: tuple[MaterialKey, ...]
 
 
@@ -117,6 +119,14 @@ class Plan(Frozen):
     through_guides: bool = False
 
     @property
+    def weight_leads(self) -> bool:
+        """Whether nymphs, shot or the mono's own fly lead what is below its rings, by what hangs on
+        it; not the line's loop."""
+        shot = any(thing.kind == "shot" for thing in self.things)
+        sighted = any(piece.role == "sighter" for piece in self.pieces)
+        return shot or sighted or self.through_guides or bool(self.flies)
+
+    @property
     def above(self) -> int:
         """How many pieces of the leader lie above the planned ones: the bought taper, or none."""
         return 1 if self.taper is not None else 0
@@ -160,7 +170,8 @@ class School:
     ``line_leads`` where a fly line casts it, else its fly pulls it out; ``margin`` is that in
     the cast that it is built for, where the wish does not say. ``bought`` plans it from a bought
     taper, given what ``plan`` makes of it. ``labels`` gives the lightest and heaviest tippet, in N,
-    where it goes by strength. ``line_steps`` are how many times as stiff as the line's tip its
+    where it goes by strength. ``usual`` says on which of the days that suit it most anglers would
+    tie it. ``line_steps`` are how many times as stiff as the line's tip its
     butts may be, where it chooses them otherwise.
     """
 
@@ -180,6 +191,7 @@ class School:
     bought: Callable[[SchoolBrief, Plan], tuple[Plan, ...]] | None = None
     labels: Callable[[Situation], tuple[float, float]] | None = None
     line_steps: tuple[float, float] | None = None
+    usual: Callable[[Situation], bool] = lambda _situation: True
 
 
 STIFF: tuple[MaterialKey, ...] = ("nylon-stiff", "nylon-medium")

@@ -9,7 +9,8 @@ Suits = Callable[[Situation], str]
 
 MOVES_M_S = 0.05
 DEEPEST_UNDER_DRY_M = 1.2  # where a dry fly still carries a nymph down [P]
-HEAVY_KG, HUGE_KG = 2.0, 25.0  # a steelhead-size fish; one for level mono and long wire
+SMALL_KG, HEAVY_KG = 3.0, 2.0  # of shy fish on flats; of steelhead
+HUGE_KG = 25.0  # for level mono and long wire
 DRIVEN: tuple[Wish, ...] = ("strip", "swing", "lead and drop")
 
 
@@ -115,3 +116,23 @@ def for_huge_fish(day: Situation) -> str:
     if day.quarry.mass_kg >= 0.3 * HUGE_KG:
         return for_a_streamer(day)
     return "It is for big fish in the salt, with a bite piece at the end."
+
+
+def without_a_line(day: Situation) -> bool:
+    """Whether the outfit has no fly line to speak of, so that mono is cast: a thin level line."""
+    return day.line.level_m is not None
+
+
+def off_shy_flats(day: Situation) -> bool:
+    """Whether it is no flat with small shy fish, for which most tie longer and evener [P]."""
+    shy = day.quarry.fish.shyness == "shy" or day.quarry.temper != "easy"
+    return not (day.water.kind == "flats" and shy and day.quarry.mass_kg < SMALL_KG)
+
+
+def for_cutting_teeth(day: Situation) -> str:
+    """Where a streamer is driven for fish whose teeth cut, and a heavy bite piece still serves."""
+    if not day.quarry.fish.bites_through:
+        return "It ends in a heavy bite piece, for fish whose teeth cut."
+    if day.quarry.mass_kg > HUGE_KG:
+        return "A fish this size needs wire at the fly."
+    return for_a_streamer(day)

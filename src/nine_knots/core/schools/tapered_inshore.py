@@ -5,7 +5,7 @@ from nine_knots.core.domain.tippet import labels_n
 from nine_knots.core.schools.by_strength import steps_by_label
 from nine_knots.core.schools.by_water import feet
 from nine_knots.core.schools.school import Disagreement, Plan, School, SchoolBrief, Span
-from nine_knots.core.schools.suitability import all_of, for_a_streamer, without_wire
+from nine_knots.core.schools.suitability import all_of, for_a_streamer, off_shy_flats, without_wire
 
 PARTS = ((0.49, 3.33), (0.23, 2.0), (0.12, 1.33), (0.16, 1.0))  # of the length; times the label [P]
 LINE_STEPS = (0.25, 14.0)  # 50 lb on an 8-weight is usual [P]
@@ -34,6 +34,7 @@ TAPERED_INSHORE = School(
         says="Three knots catch weed; with two pieces fewer it is retied in a minute.",
     ),
     suits=all_of(without_wire, for_a_streamer),
+    usual=off_shy_flats,
     span=_span,
     plan=_plan,
     labels=labels_n,

@@ -15,7 +15,7 @@ from nine_knots.core.schools.school import (
     SchoolBrief,
     Span,
 )
-from nine_knots.core.schools.suitability import for_a_tight_line
+from nine_knots.core.schools.suitability import for_a_tight_line, without_a_line
 
 CAST_M = 8.0  # mono in the air on a usual cast
 MASS_RATIO = 0.75  # mono over fly; below 3 casts well, above 6 the fly cannot lead [P]
@@ -46,6 +46,7 @@ def _plan(brief: SchoolBrief) -> Plan:
         role="butt",
         length_m=brief.length_m - TIPPET_M,
         diameter_m=mono_m,
+        base=True,
         prefer=("copolymer", "nylon-medium", "nylon-soft", "nylon-stiff"),
     )
     tippet = PlannedSection(
@@ -68,6 +69,7 @@ THIN_MONO = School(
         says="It throws neither a dry fly nor an indicator, and some waters do not allow it.",
     ),
     suits=for_a_tight_line,
+    usual=without_a_line,
     span=_span,
     plan=_plan,
     tippet_m=_tippet_m,

@@ -13,7 +13,7 @@ from nine_knots.core.schools.school import (
     SchoolNote,
     Span,
 )
-from nine_knots.core.schools.suitability import all_of, for_a_streamer, without_wire
+from nine_knots.core.schools.suitability import all_of, for_a_streamer, off_shy_flats, without_wire
 
 SALT: tuple[MaterialKey, ...] = ("fluorocarbon", "nylon-medium", "nylon-stiff", "nylon-soft")
 TIPPET_M = 2.0 * FOOT_M
@@ -57,6 +57,7 @@ TWO_PART = School(
         says="One step throws away the taper: on a floating line a big fly turns over badly.",
     ),
     suits=all_of(without_wire, for_a_streamer),
+    usual=off_shy_flats,
     span=_span,
     plan=_plan,
     labels=_labels_n,

@@ -94,8 +94,7 @@ def evaluate_candidate(
         speed_margin = read.minimum.margin(stroke)
         margin = log(speed_margin / low)
         short = max(0.0, log(low / speed_margin), log(speed_margin / high)) / SEEN_EASE
-        serves = not any(table.short.values()) or not rough
-        if not short and margin < FAR_FROM_IT and serves:
+        if not short and margin < FAR_FROM_IT:
             like = read.minimum if rough else None
             opens = margin > -log(SLOWER) and _opens_worse(table, reader, stroke, low, like)
             short = 0.0 if opens else ON_THE_EDGE

@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator
 from contextlib import suppress
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal
 
 from nine_knots.core.assess.angler import Angler
@@ -10,6 +10,7 @@ from nine_knots.core.assess.assessor import Assessor
 from nine_knots.core.assess.usual_length import UnusualLength, unusual_length
 from nine_knots.core.base.errors import Refused
 from nine_knots.core.base.score import Score
+from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.casting.wind import STEADY, Gust
 from nine_knots.core.domain.design import Design
@@ -34,10 +35,12 @@ from nine_knots.core.techniques import technique_of
 Group = Literal["fits this day", "would do", "not for this"]
 GROUPS: tuple[Group, ...] = ("fits this day", "would do", "not for this")
 AS_SHORT, AS_LONG = 0.8, 1.25  # of a school's length, tried where it is not right as it is
+SAME_M = 0.3 * THOU_M
 STOUTER = 1.13  # of a tippet, about one X
 POWER = 0.6
 A_KNOT, A_MISS, A_CHANGE = 0.03, 0.15, 0.2  # of a cord's length, what each costs
 A_BUY = 0.5  # what each thing that is to be bought costs
+A_RARITY = 1.0  # that most anglers would tie another here
 A_DOUBLING = 0.6  # of the length that most tie here
 FAR = 9.0
 HOPELESS = 0.16  # of the turnover cord: far below opening
@@ -45,10 +48,12 @@ HOPELESS = 0.16  # of the turnover cord: far below opening
 
 @dataclass(frozen=True, slots=True)
 class Fits:
-    """Why it fits: how it differs from the usual length, and what stands in for a spool."""
+    """Why it fits: how it differs from the usual length, what stands in for a spool, and whether it
+    is what most anglers would tie here."""
 
     length: UnusualLength | None = None
     shortage: Shortage | None = None
+    usual: bool = True
 
 
 @dataclass(frozen=True, slots=True)
@@ -132,6 +137,7 @@ def school_today(
     def came_out(outcome: Outcome, design: Design, after: tuple[Score, ...]) -> SchoolToday:
         beyond = abs(beyond_most(design.leader.length_m, day))
         off = _off(after, made) + A_BUY * len(made.buys) + A_DOUBLING * beyond
+        off += 0.0 if bench.usual else A_RARITY
         wants: tuple[Wanted, ...] = ()
         if isinstance(outcome, WouldDo):
             off += A_CHANGE if outcome.missing is not None or outcome.change is not None else 0.0
@@ -150,12 +156,14 @@ def school_today(
     if not wrong:
         length = unusual_length(made.leader.length_m, day)
         shortage = next(iter((*made.lacking, *made.shortfalls)), None)
-        return came_out(Fits(length, shortage), design, measures)
-    for change, changed, after in bench.changed(made, wrong):
+        return came_out(Fits(length, shortage, bench.usual), design, measures)
+    far = _not_stood_in(made, far_too=True)
+    for change, changed, after in bench.changed(made, wrong) if far is None else ():
         if all(other_score.status == "right" for other_score in after):
             return came_out(WouldDo(made.buys, change=change), bench.design(changed), after)
     worst = max(wrong, key=lambda other_score: abs(other_score.position - 0.5))
     by_lack = lacks[0] if lacks and worst.key in ("match", "hold") else None
+    by_lack = far.wanted if far is not None else by_lack
     return came_out(Fails(worst, made.buys, by_lack), design, measures)
 
 
@@ -175,6 +183,10 @@ class _Bench:
     @property
     def day(self) -> Situation:
         return self.reader.day
+
+    @property
+    def usual(self) -> bool:
+        return self.school.usual(self.day)
 
     @property
     def angler(self) -> Angler:
@@ -229,6 +241,10 @@ class _Bench:
         for change, parameters in self._variants(made.leader):
             with suppress(Refused):
                 leader = self.built(parameters).leader
+                if isinstance(change, SchoolTippet):
+                    if abs(leader.tippet_diameter_m - made.leader.tippet_diameter_m) < SAME_M:
+                        continue  # no other tippet is owned
+                    change = replace(change, across_m=leader.tippet_diameter_m)
                 yield change, leader, self.measures(leader, self.stroke)
 
     def _variants(self, leader: Leader) -> Iterator[tuple[Adjustment, SchoolParameters]]:

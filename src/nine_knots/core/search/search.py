@@ -27,6 +27,7 @@ from nine_knots.core.search.demands import Demands
 from nine_knots.core.search.diverse_pick import pick_dozen
 from nine_knots.core.search.evaluated import Evaluated, evaluate_candidate
 from nine_knots.core.search.flies import Flies
+from nine_knots.core.search.nearest import nearest_of
 from nine_knots.core.search.pareto_front import front_of
 from nine_knots.core.search.plausible import is_plausible
 from nine_knots.core.search.random_tapers import RandomTapers
@@ -207,7 +208,10 @@ class _Rounds:
         if any(tried.serves for tried in self._tried):
             return []
         nearest_first = sorted(self._tried, key=lambda tried: tried.falls_short)
-        return [tried for tried in nearest_first[:SETTLED_NEAREST] if tried.rough]
+        found = nearest_of(self._tried)
+        gives = [give.one for give in found.gives] if found is not None else []
+        shown = [*nearest_first[:SETTLED_NEAREST], *gives]
+        return [tried for tried in self._tried if tried.rough and any(tried is x for x in shown)]
 
     def so_far(self, *, settled: bool = False) -> SearchProgress:
         """All that was cast."""

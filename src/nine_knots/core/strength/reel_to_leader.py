@@ -14,7 +14,10 @@ Place = Literal["reel", "backing", "backing to line", "line", "line's loop"]
 
 @dataclass(frozen=True, slots=True)
 class Link:
-    """One link above the leader: mean breaking load in N, spread, chance to go first of all."""
+    """One link above the leader: mean breaking load in N, spread, chance to go first of all.
+
+    The knot to the reel never goes first: until all the backing is out, no fish loads it.
+    """
 
     place: Place
     mean_n: float
@@ -36,7 +39,6 @@ def reel_to_leader(design: Design, hold: Hold) -> ReelToLeader:
     line = design.situation.line
     rows: list[tuple[Place, float, float]] = []
     if line.backing is not None:
-        rows.append(("reel", *line.backing.at_the_reel))
         rows.append(("backing", line.backing.strength_n, NEW_SPREAD))
         rows.append(("backing to line", *line.backing.at_the_line))
     if line_leads(design.leader):
@@ -48,8 +50,10 @@ def reel_to_leader(design: Design, hold: Hold) -> ReelToLeader:
     means = [mean for _, mean, _ in rows] + [e.mean_n for e in hold.elements]
     spreads = [spread for *_, spread in rows] + [e.spread for e in hold.elements]
     chances = first_break(means, spreads).chances
-    links = tuple(
+    links = [
         Link(place, mean, spread, float(chance))
         for (place, mean, spread), chance in zip(rows, chances, strict=False)
-    )
-    return ReelToLeader(links=links, leader_first=float(chances[len(rows) :].sum()))
+    ]
+    if line.backing is not None:
+        links.insert(0, Link("reel", *line.backing.at_the_reel, chance=0.0))
+    return ReelToLeader(links=tuple(links), leader_first=float(chances[len(rows) :].sum()))

@@ -15,7 +15,7 @@ from nine_knots.core.water.surroundings import fluid_of, stream_of
 from nine_knots.core.water.technique import RigInStream, lowest_fifth_m
 from nine_knots.core.water.time_in_zone import FishedRig
 
-DROPS_S = 5.0  # in which a dropped fly should be down [G]
+DROPS_S = 8.0  # in which a dropped fly should be down, the fish led by as much [G]
 
 
 class DropReason(Reason):
@@ -41,7 +41,8 @@ class LetDrop(SimulatedTechnique):
     key = "let drop"
     place = 40
     top = "line"
-    remedies = ("shot", "bead", "tippet length", "tippet spool", "dropper")
+    remedies = ("bead", "tippet length", "tippet spool", "dropper")
+    at_the_water = ("tippet length", "bead")
     may_lie = True
 
     def fits(self, design: Design) -> bool:

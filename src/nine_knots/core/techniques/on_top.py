@@ -7,6 +7,7 @@ from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.score import Finding, Reason, Score
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.in_water import fly_body, fly_float
+from nine_knots.core.domain.tackle.fly import floats_up
 from nine_knots.core.water.dry_fly import Drag, drag_of
 from nine_knots.core.water.question import WaterQuestion
 from nine_knots.core.water.scores import Found, water_score
@@ -44,6 +45,7 @@ class FreeFinding(Finding):
 class FloatReason(Reason):
     """Whether a fly floats, and how its tippet lies."""
 
+    SINKS = "sinks by itself", "too much"
     DRAWN_UNDER = "drawn under", "too much"
     TIPPET_FLOATS = "the tippet floats up to the fly", "too much"
     FLOATS = "floats", "right"
@@ -119,7 +121,9 @@ class OnTop(Technique):
         bare_m = leader.length_m - leader.greased_m if leader.greased_m else None
         reason = FloatReason.IN_FILM if design.situation.in_the_film else FloatReason.FLOATS
         off = 0.3 if sinks else 0.0
-        if hangs_n > fly_float(fly).carries_n:
+        if not floats_up(fly) and (fly.bead is not None or not design.situation.in_the_film):
+            reason, off = FloatReason.SINKS, 1.6
+        elif hangs_n > fly_float(fly).carries_n:
             reason, off = FloatReason.DRAWN_UNDER, 1.4
         elif bare_m is not None and bare_m < BARE_M:
             reason, off = FloatReason.TIPPET_FLOATS, min(2.0, 1.5 - 0.5 * bare_m / BARE_M)

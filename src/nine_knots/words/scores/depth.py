@@ -6,6 +6,7 @@ from nine_knots.core.techniques.on_top import FloatFinding, FloatReason
 from nine_knots.core.water.scores import DepthFinding, DepthReason
 
 FLOATS = {
+    FloatReason.SINKS: "it sinks",
     FloatReason.DRAWN_UNDER: "is drawn under",
     FloatReason.TIPPET_FLOATS: "tippet floats",
     FloatReason.FLOATS: "floats",
@@ -57,6 +58,8 @@ def float_why(found: FloatFinding, units: Units) -> str:
     """Whether it floats, and how its tippet lies."""
     last = "60 cm" if units.system == "metric" else "two feet"
     near = units.length(found.bare_m).text if found.bare_m is not None else ""
+    if found.reason is FloatReason.SINKS:
+        return "This fly does not float: drift it deep, under an indicator or on a tight line."
     if found.reason is FloatReason.DRAWN_UNDER:
         return "What hangs below it weighs more than its hackle can carry."
     if found.reason is FloatReason.TIPPET_FLOATS:

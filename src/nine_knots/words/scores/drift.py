@@ -169,5 +169,5 @@ def drop_why(found: DropFinding, units: Units) -> str:
     if found.reason is DropReason.HANGS:
         return "It doesn't reach the bed: too light."
     if found.reason is DropReason.DOWN_LATE:
-        return f"Slow through {depth}: use a heavier fly or shot, or cast well ahead of the fish."
+        return f"Slow through {depth}: use a heavier fly, or cast well ahead of the fish."
     return f"It falls through {depth}; lead the fish by as much."

@@ -15,7 +15,7 @@ from nine_knots.core.assess.turnover import (
     TurnoverReason,
 )
 from nine_knots.core.base.units import Units
-from nine_knots.core.casting.stroke import FASTEST_M_S, SPEEDS, SpeedWord
+from nine_knots.core.casting.stroke import SPEEDS, SpeedWord
 
 SHARES = {
     0.1: "a tenth",
@@ -32,6 +32,13 @@ BEYOND = 1.3  # times over or under, beyond which a share is told as more than t
 A_TOUCH = 0.06  # of a stroke, up to which it is only to be a touch harder
 AIMED_LOW_M = 0.3  # above the water at the fly, below which one aims at the water
 A_STROKE: dict[SpeedWord, str] = {"easy": "an easy", "normal": "a normal", "hard": "a hard"}
+NEVER = "As it is computed here, no stroke opens it"
+AGAINST = "Anglers drive such a fly low and hard, on a haul, or cast it across the wind."
+SMALLER = "Use a smaller fly, or a shorter, stouter leader."
+LOBBED = (
+    "So much weight is not cast as a tight loop: let the water draw it tight and swing it over, "
+    "open and slow. A lob is not computed here."
+)
 LEVEL = "Most builders find that a level leader turns over worse than computed here."
 MONO = {
     MonoReason.CASTS_WELL: "casts well",
@@ -46,6 +53,10 @@ def turnover_figure(found: TurnoverFinding) -> str:
         return "piles up"
     if found.reason is TurnoverReason.BARELY_OPENS:
         return "barely opens"
+    if found.reason is TurnoverReason.LOBBED:
+        return "lobs over"
+    if found.reason is TurnoverReason.TOO_MUCH_FLY:
+        return "too much fly for this line"
     if found.brisk:
         return "opens on a brisk stroke"
     return f"opens, {'about ' if found.windy else ''}{share_words(found.margin - 1.0)} to spare"
@@ -53,14 +64,23 @@ def turnover_figure(found: TurnoverFinding) -> str:
 
 def turnover_why(found: TurnoverFinding, units: Units) -> str:
     """At what speed it opens, what the stroke launches at, and how it then lies."""
+    if found.reason is TurnoverReason.LOBBED:
+        return LOBBED
+    if found.reason is TurnoverReason.TOO_MUCH_FLY:
+        fly, most = units.fly_mass(found.fly_kg).text, units.fly_mass(found.most_kg).text
+        return (
+            f"{fly} leads a {found.line_weight}-weight line: the cast collapses or the fly drops "
+            f"on you. Use a heavier outfit, or a fly of up to {most}."
+        )
     minimum, yours = found.minimum_m_s, units.about_speed(found.stroke_m_s)
     wind = " against this wind" if found.windy else ""
     if minimum is None:
-        most = units.about_speed(FASTEST_M_S)
-        return f"No stroke opens it{wind}, not even one of {most}."
+        return f"{NEVER}{wind}. {AGAINST if found.windy else SMALLER}"
     at = f"at {units.about_speed(minimum)}, {stroke_words(minimum, found.own)}"
     lies = landing_words(found.landing, units)
     lies = f" It {lies}." if lies else ""
+    if found.windy and minimum > SPEEDS["double haul"] * found.own.speed_factor:
+        return f"It opens{wind} only {at}. {AGAINST}"
     if found.reason.status == "too little":
         more = 1.0 / found.margin - 1.0
         needs = share_words(more)

@@ -4,6 +4,7 @@ from nine_knots.core.assess.verdict import (
     HoldFinding,
     HoldReason,
     LengthFinding,
+    LengthReason,
     MatchFinding,
     MatchReason,
 )
@@ -23,12 +24,18 @@ MATCH_FIGURES = {
     MatchReason.PARTED: "steps evenly",
     MatchReason.LED: "steps evenly",
 }
-FLY_LEADS = " The fly leads here, so the joint to the line isn't judged."
+LENGTHS: dict[Reason, str] = {
+    LengthReason.SHORTER_THAN_MOST: "Shorter than most use here.",
+    LengthReason.LONGER_THAN_MOST: "Longer than most use here.",
+    LengthReason.TOO_SHORT: "Shorter than anyone fishes with this line and fly.",
+    LengthReason.TOO_LONG: "Longer than anyone fishes with this line and fly.",
+}
+WEIGHT_LEADS = " Weight leads here, so the joint to the line isn't judged."
 
 
 def match_why(found: MatchFinding, units: Units) -> str:
     """What the worst joint does, and by how much."""
-    return _match_why(found, units) + (FLY_LEADS if found.fly_leads else "")
+    return _match_why(found, units) + (WEIGHT_LEADS if found.weight_leads and found.joint else "")
 
 
 def _match_why(found: MatchFinding, units: Units) -> str:
@@ -82,6 +89,14 @@ def hold_why(found: HoldFinding, units: Units) -> str:
         return (
             f"A {found.fish} cuts plain tippet: end the leader in wire or a heavy bite piece. {why}"
         )
+    if found.reason is HoldReason.TOO_FINE_FOR_FLY:
+        advised = units.tippet(found.advised_m).text
+        return f"Too fine for this fly: it spins and snaps off. Use about {advised}. {why}"
+    if found.reason is HoldReason.WORN_BY_MOUTH:
+        return (
+            f"A {found.fish}'s rasping mouth wears through plain tippet: end the leader in a "
+            f"short, stout bite piece. {why}"
+        )
     return why
 
 
@@ -95,4 +110,5 @@ def length_why(found: LengthFinding, units: Units) -> str:
     low, usual, high = (
         units.length(each).text for each in (found.low_m, found.usual_m, found.high_m)
     )
-    return f"{found.school or 'This water and line'}: {low} to {high} here, usually {usual}."
+    spans = f"{found.school or 'This water and line'}: {low} to {high} here, usually {usual}."
+    return f"{LENGTHS.get(found.reason, '')} {spans}".strip()

@@ -4,11 +4,13 @@ from collections.abc import Callable
 
 from nine_knots.core.base.prose import count_words
 from nine_knots.core.base.units import Units
+from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.search.demands import WISHES, Wish
 from nine_knots.core.search.evaluated import SEEN, Evaluated
 from nine_knots.words.scores.reading import score_figure
 from nine_knots.words.scores.turnover import share_words
 
+SAME_LENGTH_M, SAME_ACROSS_M = 0.01, 0.1 * THOU_M  # which no angler tells apart
 Said = Callable[[Evaluated, Evaluated, Units], str]
 
 
@@ -73,8 +75,13 @@ def _strong(evaluated: Evaluated, other: Evaluated, units: Units) -> str:
 
 
 def _fine(evaluated: Evaluated, other: Evaluated, units: Units) -> str:
-    finer = evaluated.by("long and fine") > other.by("long and fine")
-    words = "longer or finer" if finer else "shorter or stouter"
+    """``is longer and finer``; what differs in a direction the wish does not count is not named."""
+    mine, its = evaluated.table.leader, other.table.leader
+    sign = 1.0 if evaluated.by("long and fine") > other.by("long and fine") else -1.0
+    longer = sign * (mine.length_m - its.length_m) > SAME_LENGTH_M
+    finer = sign * (its.tippet_diameter_m - mine.tippet_diameter_m) > SAME_ACROSS_M
+    named = (("longer", "finer") if sign > 0.0 else ("shorter", "stouter"), (longer, finer))
+    words = " and ".join(word for word, is_so in zip(*named, strict=True) if is_so)
     return f"is {words}: {to_tippet(evaluated, units)}, not {to_tippet(other, units)}"
 
 

@@ -65,8 +65,9 @@ def fly_reading(fly: FishedFly, fished: FishedRig, units: Units) -> FlyReading:
     """One fly in words."""
     depth = fished.fishing.stream.depth_m
     at_m = max(0.0, depth - fly.height_m)
-    zone = "does not reach the zone"
-    if fly.zone_after_s is not None:
+    drifts = fished.fishing.technique.drifts
+    zone = "does not reach the zone" if drifts else ""
+    if drifts and fly.zone_after_s is not None:
         after, stays = units.seconds(fly.zone_after_s), units.seconds(fly.zone_for_s)
         zone = f"in the zone after {after}, for {stays}"
     return FlyReading(
@@ -79,7 +80,7 @@ def fly_reading(fly: FishedFly, fished: FishedRig, units: Units) -> FlyReading:
         if fly.height_m < ON_BED_M
         else f"{units.depth(fly.height_m).text} above the bed",
         zone=zone,
-        carried=_carried(fly) if fished.fishing.technique.drifts else "",
+        carried=_carried(fly) if drifts else "",
     )
 
 

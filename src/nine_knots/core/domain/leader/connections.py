@@ -132,6 +132,10 @@ def ring_between(above: Piece, below: Piece) -> Connection:
     return Connection(kind="ring", knot=_ring_knot(below), upper_knot=_ring_knot(above))
 
 
+# Times as thick, between which a stout piece is tied to its tippet by a surgeon's knot [P].
+TO_TIPPET = (1.3, 1.6)
+
+
 def choice_between(above: Piece, below: Piece) -> ConnectionChoice:
     """Two pieces of the leader: blood knot for like sizes, surgeon's or a ring for unlike ones."""
     families = {above.strand.substance.family, below.strand.substance.family}
@@ -150,6 +154,9 @@ def choice_between(above: Piece, below: Piece) -> ConnectionChoice:
             return ConnectionChoice(ring_between(above, below), why.RING_OF_TWO_MATERIALS)
         triple = Connection(knot="triple-surgeons")
         return ConnectionChoice(triple, why.THREE_TURNS_OF_TWO_MATERIALS)
+    to_tippet = below.role == "tippet" and thick_m >= STOUT_M
+    if to_tippet and TO_TIPPET[0] < thick_m / thin_m < TO_TIPPET[1]:
+        return ConnectionChoice(Connection(knot="double-surgeons"), why.UNLIKE_TO_STOUT)
     if blood_fits(upper_m, lower_m):
         return ConnectionChoice(Connection(knot="blood"), why.LIKE_SIZES)
     if step_m > RING_STEP_M and thick_m < STOUT_M:

@@ -53,6 +53,11 @@ class Fish(Frozen):
         """Whether its teeth cut plain tippet."""
         return self.teeth == "cutting"
 
+    @property
+    def wears_through(self) -> bool:
+        """Whether its bony, rasping mouth wears through plain tippet in a long fight [P]."""
+        return self.teeth == "rasping" and self.mouth == "bony"
+
 
 class OwnFish(Frozen):
     """A kind that is not in the table, as the angler knows it."""
