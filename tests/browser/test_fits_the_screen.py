@@ -93,7 +93,7 @@ def test_every_view_by_lamp_by_night_on_a_desk_and_on_a_phone(page, views):
 def test_stop_is_inside_the_window_while_remedies_are_worked_out(page, context):
     for asked in ("casts", "water"):
         context.route(f"**/api/v1/{asked}/remedies", lambda _: None)  # never answered
-    open_from_shelf(page, "Spring water, heavy nymphs")
+    open_from_shelf(page, "Long fine for the mill glide")
     page.locator("#say-wind").click()
     page.locator('label:has(input[value="fresh breeze"])').click()
     page.locator('label:has(input[value="in the face"])').click()

@@ -85,4 +85,4 @@ def test_another_fish_and_the_chain_from_the_reel_are_said(page):
     page.get_by_role("button", name="From the reel").click()
     chain = page.get_by_role("region", name="The chain above the leader")
     expect(chain).to_contain_text("arbor knot")
-    expect(chain).to_contain_text("you lose backing, line and leader")
+    expect(chain).to_contain_text("you lose the line and the leader")

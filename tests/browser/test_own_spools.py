@@ -80,7 +80,7 @@ def test_level_mono_and_wire_for_sharks(context, empty):
     add_spool(page, "medium nylon", "30 lb", "25 yd")
     add_spool(page, "single-strand wire", "22 lb", "10 yd")
     proposed(page, "Level and wire")
-    lacks = page.get_by_role("listitem").filter(has_text="lacks 86 lb single-strand wire or more")
+    lacks = page.get_by_text("which the shelf lacks").first
     expect(lacks).to_contain_text("64 lb weaker")
     page.get_by_role("link", name="Spools").click()
     add_spool(page, "single-strand wire", "86 lb", "10 yd")

@@ -132,6 +132,7 @@ def test_a_dropper_and_a_shot_are_dragged_in_the_section(page):
 
 def test_a_tight_line_is_led_slower_and_played_by_keyboard(page):
     page.get_by_role("link", name="Shelf").click()
+    page.get_by_text("others don’t suit this day").click()
     page.get_by_text("Tight line with sighter", exact=True).first.click()
     page.get_by_role("button", name="Put this").click()
     expect(page.get_by_role("option", name=re.compile("^Sighter mark"))).to_be_visible()

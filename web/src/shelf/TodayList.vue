@@ -24,6 +24,7 @@ const WORDS: Record<Card['group'], string> = {
   'would do': 'Would do with one change',
   'not for this': 'Not for this',
 }
+const FOLDED: Card['group'] = 'not for this'
 
 const { answer: today, refused } = useAnswer(
   () =>
@@ -39,9 +40,12 @@ const { answer: today, refused } = useAnswer(
 const cards = computed(() => today.value?.cards)
 const groups = computed(() =>
   (Object.keys(WORDS) as Card['group'][])
-    .map((group) => ({
-      title: WORDS[group],
-      cards: (cards.value ?? []).filter((card) => card.group === group),
+    .map((group) => ({ group, cards: (cards.value ?? []).filter((card) => card.group === group) }))
+    .map(({ group, cards }) => ({
+      key: group,
+      title: group === FOLDED ? folded(cards.length) : WORDS[group],
+      cards,
+      folded: group === FOLDED,
     }))
     .filter(({ cards }) => cards.length),
 )
@@ -52,9 +56,20 @@ watch(cards, (now) => {
   if (!touched.value) chosen.value = now?.[0]?.key ?? ''
 })
 const card = computed(() => cards.value?.find((card) => card.key === chosen.value))
+const changed = computed(() => card.value?.leader && card.value.group === 'would do')
 const school = computed(() =>
   catalogue.value?.schools.find((school) => school.key === chosen.value),
 )
+
+function folded(count: number) {
+  return count === 1 ? 'One other doesn’t suit this day' : `${count} others don’t suit this day`
+}
+
+/** What opens at the lower edge of a list comes into sight. */
+function show(event: Event) {
+  const opened = event.currentTarget as HTMLDetailsElement
+  if (opened.open) opened.scrollIntoView({ block: 'nearest' })
+}
 
 function choose(key: string) {
   chosen.value = key
@@ -71,8 +86,13 @@ function put() {
   <div v-else class="today">
     <p v-if="!cards" class="quiet" role="status">Building, casting and fishing every school …</p>
     <div v-else class="scrolls">
-      <fieldset v-for="group in groups" :key="group.title">
-        <legend>{{ group.title }}</legend>
+      <component
+        :is="group.folded ? 'details' : 'fieldset'"
+        v-for="group in groups"
+        :key="group.key"
+        @toggle="show"
+      >
+        <component :is="group.folded ? 'summary' : 'legend'">{{ group.title }}</component>
         <LeaderOption
           v-for="shown in group.cards"
           :key="shown.key"
@@ -89,22 +109,25 @@ function put() {
         >
           {{ shown.words }}
         </LeaderOption>
-      </fieldset>
+      </component>
       <p v-if="today?.buy" class="quiet">{{ today.buy }}</p>
     </div>
     <div v-if="school && situation" class="chosen scrolls">
       <h3>{{ school.title }}</h3>
-      <p v-if="card?.leader && card.group === 'would do'" class="with">
+      <p v-if="card && changed" class="with">
         {{ card.words }} Then everything is right: {{ card.facts }}.
         <button class="do do--main" type="button" @click="put">Put this one on the bench</button>
       </p>
       <p v-else-if="card?.group === 'not for this'" class="poor">{{ card.words }}</p>
-      <SchoolProposal
-        :key="school.key"
-        :school="school"
-        :situation="situation"
-        @bench="(leader, title) => emit('bench', leader, title)"
-      />
+      <component :is="changed ? 'details' : 'div'" @toggle="show">
+        <summary v-if="changed">As the school ties it, without the change</summary>
+        <SchoolProposal
+          :key="school.key"
+          :school="school"
+          :situation="situation"
+          @bench="(leader, title) => emit('bench', leader, title)"
+        />
+      </component>
     </div>
   </div>
 </template>
@@ -124,10 +147,15 @@ fieldset {
   border: 0;
 }
 
-legend {
+legend,
+summary {
   margin-bottom: 4px;
   padding: 0;
   font-weight: 640;
+}
+
+summary {
+  cursor: pointer;
 }
 
 .chosen h3 {

@@ -84,7 +84,8 @@ onUnmounted(() => (water.seen = false))
         <li v-for="fly in reading.flies" :key="fly.node">
           <strong>{{ fly.title }}</strong>
           fishes at <span class="figure">{{ fly.depth.text }}</span>, {{ fly.share }},
-          {{ fly.height }}; {{ fly.zone }}<template v-if="fly.carried">; {{ fly.carried }}</template
+          {{ fly.height }}<template v-if="fly.zone">; {{ fly.zone }}</template
+          ><template v-if="fly.carried">; {{ fly.carried }}</template
           >.
         </li>
       </ul>
