@@ -144,11 +144,9 @@ def match_joints(leader: Leader, line: LineProfile, fly: Fly) -> tuple[JointMatc
             passed = energy_passed(above.strand.mass_kg_m(end_m), mass_below)
             step = bend_below / above.strand.bend_nm2(end_m)
             ratio = below.upper_diameter_m / end_m
-            flat = abs(ratio - 1.0) < NO_STEP and joint.dropper is None and joint.fly is None
+            plain = joint.dropper is None and joint.fly is None and not joint.is_ring
+            flat = plain and abs(ratio - 1.0) < NO_STEP
             flag = _flag_inside(step, end_m, ratio < 1.0 - NO_STEP, flat_before, flat)
-            flat = flat and not joint.is_ring
-            if flag == "flat spot" and not flat:
-                flag = "fits"
             if number >= led_from:
                 flag = "led"
             if below.role == "bite" or "wire" in below.strand.material:

@@ -216,11 +216,13 @@ def turnover_score(
     middle = (low * high) ** 0.5
     deviation = log(margin / middle) / log(high / middle)
     edge = log(1.0 + (KNOWN_TO_IN_WIND if windy else KNOWN_TO)) / log(high / middle)
-    reason = _reason(result, deviation, own)
+    brisk = margin < WITH_EASE * own.piles_up
+    reason = _reason(result, deviation, own, brisk=brisk)
     heavy = _heaviness(leader, situation)
     if heavy > 1.0 and reason.status != "too little":
         reason, deviation = TurnoverReason.TOO_MUCH_FLY, -1.0 - log(heavy)
-    if reason.status == "too little" and is_lobbed(leader, situation.fly) and not situation.floats:
+    lobbed = is_lobbed(leader, situation.fly) and not situation.floats
+    if reason.status == "too little" and lobbed:
         reason, deviation = TurnoverReason.LOBBED, LOB
     finding = TurnoverFinding(
         reason=reason,
@@ -229,7 +231,7 @@ def turnover_score(
         stroke_m_s=result.stroke.speed_m_s,
         own=own,
         windy=windy,
-        brisk=margin < WITH_EASE * own.piles_up,
+        brisk=brisk,
         fly_kg=situation.fly.mass_kg,
         line_weight=situation.line.weight,
         most_kg=situation.fly.mass_kg / heavy,
@@ -237,13 +239,14 @@ def turnover_score(
         if reason is TurnoverReason.LOBBED
         else landing_finding(result, situation.wind, situation.floats, own),
     )
-    marginal = finding.reason.status == "right" and abs(deviation) > 1.0 - edge
+    marginal = reason.status == "right" and abs(deviation) > 1.0 - edge
     return Score("turnover", finding, position_in_band(deviation), marginal)
 
 
 def _heaviness(leader: Leader, situation: Situation) -> float:
     """The fly's mass over the heaviest that leaves the cast to the line: a share of the standard
-    mass of its head that grows with the outfit [P]. Rigs that are lobbed are left out."""
+    mass of its head that grows with the outfit [P]. What is short or lobbed is held against the
+    most that the heaviest line casts."""
     fly, line = situation.fly, situation.line
     if not fly.is_long or is_lobbed(leader, fly):
         return fly.mass_kg / (MOST_SHARE[1] * GRAINS[14] * GRAIN_KG)
@@ -252,7 +255,7 @@ def _heaviness(leader: Leader, situation: Situation) -> float:
     return fly.mass_kg / (share * (line.head_kg or GRAINS[line.weight] * GRAIN_KG))
 
 
-def _reason(result: CastResult, deviation: float, own: OwnCast) -> TurnoverReason:
+def _reason(result: CastResult, deviation: float, own: OwnCast, *, brisk: bool) -> TurnoverReason:
     margin = result.margin
     if result.minimum.speed_m_s is None:
         return TurnoverReason.NEVER_OPENS
@@ -264,7 +267,6 @@ def _reason(result: CastResult, deviation: float, own: OwnCast) -> TurnoverReaso
         return TurnoverReason.TOO_LITTLE_TO_SPARE
     if deviation > 1.0:
         return TurnoverReason.TOO_MUCH_TO_SPARE
-    brisk = margin < WITH_EASE * own.piles_up
     return TurnoverReason.OPENS_ON_A_BRISK_STROKE if brisk else TurnoverReason.OPENS
 
 

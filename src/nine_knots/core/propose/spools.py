@@ -188,10 +188,8 @@ def _step_cost(
         return inf
     wanted_m = upper.diameter_m - lower.diameter_m
     twice = above.spool.spool_id == below.spool.spool_id
-    if twice and upper.base:
-        return inf  # a snag is to cost the tippet alone
-    if upper.base:
-        return 0.0 if step_m > 0.0 else inf  # the fly leads: no step folds
+    if upper.base:  # the fly leads, so no step folds; a snag is to cost the tippet alone
+        return 0.0 if step_m > 0.0 and not twice else inf
     if twice and ring and by_label and _weaker(upper, lower):
         return inf  # two sizes are wanted, and one spool has but one
     if twice and (wanted_m > SAME_M or by_label):

@@ -158,13 +158,15 @@ def school_today(
         shortage = next(iter((*made.lacking, *made.shortfalls)), None)
         return came_out(Fits(length, shortage, bench.usual), design, measures)
     far = _not_stood_in(made, far_too=True)
-    for change, changed, after in bench.changed(made, wrong) if far is None else ():
-        if all(other_score.status == "right" for other_score in after):
-            return came_out(WouldDo(made.buys, change=change), bench.design(changed), after)
-    worst = max(wrong, key=lambda other_score: abs(other_score.position - 0.5))
-    by_lack = lacks[0] if lacks and worst.key in ("match", "hold") else None
-    by_lack = far.wanted if far is not None else by_lack
-    return came_out(Fails(worst, made.buys, by_lack), design, measures)
+    if far is None:
+        for change, changed, after in bench.changed(made, wrong):
+            if all(score.status == "right" for score in after):
+                return came_out(WouldDo(made.buys, change=change), bench.design(changed), after)
+    worst = max(wrong, key=lambda score: abs(score.position - 0.5))
+    lack = far.wanted if far is not None else None
+    if lack is None and lacks and worst.key in ("match", "hold"):
+        lack = lacks[0]
+    return came_out(Fails(worst, made.buys, lack), design, measures)
 
 
 def not_judged(key: str, text: str) -> SchoolToday:
@@ -222,14 +224,12 @@ class _Bench:
     ) -> Iterator[tuple[Adjustment, Leader, tuple[Score, ...]]]:
         """One thing changed: how it is thrown, what is set or hung where only the water
         is wrong, else the school's own length, tippet or power; with what it then comes to."""
-        keys = {other_score.key for other_score in wrong}
+        keys = {score.key for score in wrong}
         by_slack = technique_of(self.design(made.leader)).by_slack
         for change, stroke in other_throws(wrong, self.day, self.stroke, self.angler):
             yield change, made.leader, self.measures(made.leader, stroke)
-        if made.buys or any(
-            other_score.key == "turnover" and other_score.position < HOPELESS
-            for other_score in wrong
-        ):
+        hopeless = any(score.key == "turnover" and score.position < HOPELESS for score in wrong)
+        if made.buys or hopeless:
             return  # other spools to buy; and no length and no tippet makes up for so much
         if keys <= {"depth", "drift"} and not by_slack:
             design = self.design(made.leader)
