@@ -45,6 +45,14 @@ def test_doubts_are_shares_of_a_whole_and_the_greatest_is_named_with_its_mend(ed
     assert "2.5 cm as you tie" in metric.supposed
 
 
+@pytest.mark.parametrize("speed_m_s", [14.5, 14.8, 15.0, 15.2, 15.6])
+def test_the_wind_it_opens_into_is_less_than_one_in_which_the_bench_says_it_does_not(speed_m_s):
+    stroke, day = Stroke(speed_m_s=speed_m_s), EDGE.situation
+    turnover = cast_of(EDGE, stroke, INCHES).turnover
+    into_m_s = sensitivity_of(EDGE, stroke, Angler()).into_m_s
+    assert (turnover.status == "too little") == (into_m_s < day.wind.speed_m_s)
+
+
 @pytest.mark.parametrize("design", [EDGE, SURE], ids=lambda design: design.title)
 @pytest.mark.parametrize("speed_m_s", [15.0, 15.6, 17.0])
 def test_it_stands_as_the_bench_says_it_does(design, speed_m_s):

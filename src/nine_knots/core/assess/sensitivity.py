@@ -9,7 +9,7 @@ that of a normal above the least margin wanted. Against plain draws, see tests/r
 from collections.abc import Iterator
 from dataclasses import dataclass
 from functools import partial
-from math import exp, gamma, hypot, log
+from math import exp, floor, gamma, hypot, log
 
 import numpy as np
 import scipy
@@ -211,8 +211,15 @@ def _into(thrown: ChangedCasts, low: float) -> float:
     least, most = 0, round(WINDIEST_M_S / WIND_STEP_M_S)
     if not thrown.opens_into(0.0, low):
         return 0.0
+    today_m_s, sure_m_s = -thrown.air.wind_m_s, 0.0
+    if thrown.air.gust_m_s == 0.0 and 0.0 < today_m_s < WINDIEST_M_S:  # the bench has its say
+        step = floor(today_m_s / WIND_STEP_M_S)
+        if thrown.base.margin(thrown.stroke) >= low:
+            least, sure_m_s = step, today_m_s
+        else:
+            most = max(1, step)
     while most - least > 1:
         middle = (least + most) // 2
         opens = thrown.opens_into(middle * WIND_STEP_M_S, low)
         least, most = (middle, most) if opens else (least, middle)
-    return least * WIND_STEP_M_S
+    return max(least * WIND_STEP_M_S, sure_m_s)
