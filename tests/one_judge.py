@@ -5,6 +5,7 @@ from collections.abc import Iterator
 from itertools import pairwise
 
 from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.weight_leads import weight_leads_from
 from nine_knots.core.base.errors import Refused
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.casting.stroke import SPEEDS, Stroke
@@ -13,7 +14,7 @@ from nine_knots.core.domain.leader import Leader
 from nine_knots.core.domain.situation import Situation, TargetFish, Water, Wind
 from nine_knots.core.domain.strand import Stock
 from nine_knots.core.domain.tackle import Bead, Fly, FlyLine, Rod
-from nine_knots.core.remedies.adjustment import OtherStroke, StopAndDrop
+from nine_knots.core.remedies.adjustment import Both, OtherStroke, StopAndDrop
 from nine_knots.core.schools import SCHOOLS
 from nine_knots.core.search.schools_today import SchoolToday, WouldDo, school_today
 from nine_knots.core.water.question import USUAL_QUESTION
@@ -87,10 +88,12 @@ def bench_statuses(leader: Leader, day: Situation, stroke: Stroke, angler: Angle
     return {score.key: score.status for score in read}
 
 
-def leaps_over(leader: Leader, stock: tuple[Stock, ...]) -> bool:
-    """Whether it steps down by more than 1.6 over a spool that is owned and lies in the gap."""
+def leaps_over(leader: Leader, fly: Fly, stock: tuple[Stock, ...]) -> bool:
+    """Whether it steps down by more than 1.6 over a spool that is owned and lies in the gap, where
+    the loop has to turn it over."""
     sizes = [item.strand.diameter_m for item in stock if item.form == "spool"]
-    for above, below in pairwise(leader.pieces):
+    turned_over = leader.pieces[: weight_leads_from(leader, fly)]
+    for above, below in pairwise(turned_over):
         high, low = above.lower_diameter_m, below.upper_diameter_m
         between = [size for size in sizes if TENTH * low < size < high / TENTH]
         if below.role != "bite" and high > LEAP * low and between and high > 9 * THOU_M:
@@ -115,10 +118,11 @@ def contradictions(seed: int) -> Iterator[str]:
 def _of(card: SchoolToday, stroke: Stroke, angler: Angler) -> Iterator[str]:
     leader, today = card.design.leader, card.design.situation
     change = card.outcome.change if isinstance(card.outcome, WouldDo) else None
-    if isinstance(change, OtherStroke):
-        stroke = stroke.model_copy(update={"speed_m_s": SPEEDS[change.word]})
-    if isinstance(change, StopAndDrop):
-        stroke = stroke.model_copy(update={"drop": True})
+    for changed in (change.first, change.second) if isinstance(change, Both) else (change,):
+        if isinstance(changed, OtherStroke):
+            stroke = stroke.model_copy(update={"speed_m_s": SPEEDS[changed.word]})
+        if isinstance(changed, StopAndDrop):
+            stroke = stroke.model_copy(update={"drop": True})
     said = {score.key: score.status for score in card.measures}
     if set(said.values()) != {"right"} and card.group == "fits this day":
         yield f"fits, and {said}"
@@ -129,6 +133,7 @@ def _of(card: SchoolToday, stroke: Stroke, angler: Angler) -> Iterator[str]:
         return
     if bench != {**bench, **said}:
         yield f"the card says {said}, the bench {bench}"
-    if not card.buys and not leader.attachments and leaps_over(leader, angler.stock):
+    by_label = SCHOOLS[card.key].labels is not None  # 60, 40 and 20 lb is what is tied
+    if not card.buys and not by_label and leaps_over(leader, today.fly, angler.stock):
         thous = [round(piece.upper_diameter_m / THOU_M, 1) for piece in leader.pieces]
         yield f"steps over a spool: {thous}"

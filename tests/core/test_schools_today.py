@@ -19,7 +19,7 @@ from nine_knots.words.schools_today import card_of, outcome_words, today_reading
 from nine_knots.words.shortages import wanted_words
 from nine_knots.words.water_reading import water_reading
 from tests.makers import DRY, INCHES, day
-from tests.rigs import labelled
+from tests.rigs import bought, labelled
 
 RUNA = Angler(stock=demo_stock(), flies=tuple(FLIES.values()))
 NYMPH = Fly(title="Nymph 14", kind="nymph", hook=14, bead=Bead(diameter_mm=3.0))
@@ -156,16 +156,19 @@ def test_an_empty_shelf_fits_nothing_and_the_cards_stand_in_order():
     assert all(card.words.endswith(".") for card in cards)
 
 
-def test_the_spool_that_most_schools_lack_is_the_one_to_buy():
-    shelf = tuple(item for item in demo_stock() if "fluorocarbon" not in item.spool_id)
-    found = tried(DAYS["streamer"], RUNA.evolve(stock=shelf))
-    reading = today_reading([card_of(found_item, INCHES) for found_item in found.values()])
-    lacking = [card for card in reading.cards if card.group != "not for this" and card.lacks]
-    wanted = reading.buy.removeprefix("One spool to buy for a day like this: ").split(", for ")[0]
-    named = sum(wanted in card.lacks for card in lacking)
-    assert named == max(
-        sum(other in card.lacks for card in lacking) for entry in lacking for other in entry.lacks
-    )
+def test_what_to_buy_is_said_only_where_nothing_fits():
+    reading = today_reading([card_of(item, INCHES) for item in tried(DAYS["streamer"]).values()])
+    assert reading.cards[0].group == "fits this day"
+    assert reading.buy == ""
+    trout = Angler(stock=(bought(9, 7),))
+    found = tried(DAYS["streamer"], trout)
+    reading = today_reading([card_of(item, INCHES) for item in found.values()])
+    would = [card for card in reading.cards if card.group == "would do"]
+    fewest = min(len(card.buys) for card in would)
+    named = reading.buy.removeprefix("The least to buy for a day like this: ")
+    least = next(card for card in would if f"for {card.title}" in reading.buy)
+    assert all(thing in named for thing in least.buys)
+    assert len(least.buys) == fewest
 
 
 def test_an_empty_shelf_is_told_what_to_buy_and_the_least_of_it():

@@ -332,10 +332,11 @@ def test_35_so_fine_a_tippet_spins_and_snaps_off_a_bulky_fly(pattern, wish, name
     at = day(fly=pattern, water=RUN, wish=wish, quarry=TROUT, **outfit(5))
     for x in (6, 7):
         card = cards(at, bought(9, x)).of("sixty-twenty-twenty-knotless")
-        assert card.group == "not for this"
-        hold = next(score for score in card.measures if score.key == "hold")
+        assert card.group == "would do"
+        hold = card.outcome.else_wrong
         assert hold.finding.reason is HoldReason.TOO_FINE_FOR_FLY
         assert named in score_reading(hold, INCHES).why
+        assert named in outcome_words(card, INCHES).split(" bought")[0] or wish == "strip"
 
 
 @pytest.mark.parametrize(

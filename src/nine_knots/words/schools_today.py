@@ -115,7 +115,11 @@ def _would_do(would: WouldDo, units: Units) -> str:
         return f"with {wanted}, which the shelf lacks; {nearest} is too different"
     said = [_bought(would.bought, units)] if would.bought else []
     said += [done_words(would.change, units)] if would.change is not None else []
-    return ", ".join(said)
+    with_it = ", ".join(said)
+    wrong = would.else_wrong
+    if wrong is None:
+        return with_it
+    return f"{with_it}. From your shelf alone: {score_figure(wrong, units)}. {score_why(wrong, units)}"
 
 
 def _fails(fails: Fails, units: Units) -> str:
@@ -139,23 +143,16 @@ def today_reading(cards: list[TodayCard]) -> TodayReading:
 
 
 def _to_buy(cards: list[TodayCard]) -> str:
-    """The one spool that the most schools lack, of those that are for this day; where none of them
-    can be built of what is owned, the least that makes one."""
-    built = [card for card in cards if card.leader is not None]
-    if built and all(card.buys for card in built):
-        least = min(built, key=lambda card: (card.group, len(card.buys), card.off))
-        if least.group == "would do":
-            what = join_words(list(least.buys))
-            return f"The least to buy for a day like this: {what}, for {least.title}."
-    lacking: dict[str, list[str]] = {}
-    for card in cards:
-        if card.group != "not for this":
-            for wanted in card.lacks:
-                lacking.setdefault(wanted, []).append(card.title)
-    if not lacking:
+    """Where nothing fits of what is owned: the one thing with which the most schools would do, or
+    the least that makes one."""
+    would = [card for card in cards if card.group == "would do" and card.buys]
+    if not would or any(card.group == "fits this day" for card in cards):
         return ""
-    wanted, titles = max(lacking.items(), key=lambda row: len(row[1]))
-    return f"One spool to buy for a day like this: {wanted}, for {join_words(titles)}."
+    schools: dict[tuple[str, ...], list[str]] = {}
+    for card in would:
+        schools.setdefault(card.buys, []).append(card.title)
+    what, titles = min(schools.items(), key=lambda row: (len(row[0]), -len(row[1])))
+    return f"The least to buy for a day like this: {join_words(list(what))}, for {join_words(titles)}."
 
 
 def leader_facts(leader: Leader, units: Units) -> str:

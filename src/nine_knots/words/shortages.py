@@ -7,6 +7,7 @@ from nine_knots.core.propose.shortages import (
     Nearest,
     Shortage,
     Wanted,
+    WantedFly,
     WantedMore,
     WantedSighter,
     WantedStrand,
@@ -38,6 +39,8 @@ def wanted_words(wanted: Wanted, units: Units) -> str:
     the about."""
     if isinstance(wanted, WantedSighter):
         return f"two-colour sighter of about {units.diameter(wanted.across_m).text}"
+    if isinstance(wanted, WantedFly):
+        return f"the fly {wanted.title}"
     if isinstance(wanted, WantedMore):
         asked, left = units.length(wanted.length_m).text, units.length(wanted.left_m).text
         return f"{asked} of {wanted.title}, which has {left} left"

@@ -16,7 +16,9 @@ USUAL = (9.0, 10.5, 11.5, 13.0, 14.5, 15.0, 17.5, 19.5, 22.0, 24.5, 28.0, 31.5, 
 HARD = (9.3, 10.8, 12.0, 13.5, 15.0, 15.5, 18.0, 20.0, 22.5, 26.0, 29.5, 33.0, 39.0, 43.0)
 FLUORO = (8.5, 9.5, 10.5, 11.5, 13.0, 13.5, 15.5, 17.5, 19.5, 23.0, 26.0, 29.5, 34.0, 38.0)
 SIZES_THOU = {"nylon-medium": USUAL, "nylon-stiff": HARD, "fluorocarbon": FLUORO}
+FINE_LB = (2.0, 3.0, 4.0, 5.0)
 ROUNDED_THOU = 0.5
+ENOUGH = 0.97  # of a label, which is as strong
 FINEST_THOU, THICKEST_THOU = 3.0, 60.0
 
 
@@ -42,6 +44,20 @@ def usual_label_n(diameter_m: float) -> float:
     20.0
     """
     return POUND_N * _along(diameter_m / THOU_M, USUAL, LABELS_LB)
+
+
+def sold_label_n(label_n: float, at_least: bool = False) -> float:
+    """The label in N, of those that shops have, that is nearest to one; or the next that is no
+    weaker. Beyond them the label itself.
+
+    >>> [round(sold_label_n(66.6 * POUND_N, least) / POUND_N) for least in (False, True)]
+    [60, 80]
+    """
+    sold = [POUND_N * pounds for pounds in (*FINE_LB, *LABELS_LB)]
+    if label_n > sold[-1]:
+        return label_n
+    enough = [label for label in sold if not at_least or label > ENOUGH * label_n]
+    return min(enough, key=lambda label: abs(np.log(label / label_n)))
 
 
 def _along(value: float, given: tuple[float, ...], sought: tuple[float, ...]) -> float:

@@ -1,5 +1,6 @@
 """One spool is never knotted to itself: two planned pieces of it become one."""
 
+from nine_knots.core.domain.label_sizes import sold_label_n
 from nine_knots.core.domain.materials import MATERIALS
 from nine_knots.core.propose.shortages import (
     Nearest,
@@ -7,6 +8,7 @@ from nine_knots.core.propose.shortages import (
     WantedSighter,
     WantedStrand,
     WantedTwo,
+    far_shortage,
 )
 from nine_knots.core.propose.spool_index import IndexedSpool
 from nine_knots.core.schools.school import Plan, PlannedSection
@@ -22,6 +24,7 @@ def merge_same_spool(
     kept_joints = {*plan.rings, *plan.swivels, *(fly.joint for fly in plan.flies)}
     pieces: list[PlannedSection] = []
     left: list[IndexedSpool] = []
+    joined: list[tuple[PlannedSection, ...]] = []
     gone: list[int] = []
     merged: list[Shortage] = []
     for number, (planned, taken) in enumerate(zip(plan.pieces, spools, strict=True)):
@@ -30,6 +33,7 @@ def merge_same_spool(
             before = pieces[-1]
             longer = before.length_m + planned.length_m
             pieces[-1] = _of_both(before, planned, longer)
+            joined[-1] += (planned,)
             gone.append(joint)
             merged.append(
                 Shortage(
@@ -42,10 +46,16 @@ def merge_same_spool(
             continue
         pieces.append(planned)
         left.append(taken)
+        joined.append((planned,))
 
     def moved(joint: int) -> int | None:
         return None if joint in gone else joint - sum(1 for item in gone if item < joint)
 
+    alone = len(left) == 1 and plan.taper is None
+    for number, (sections, taken) in enumerate(zip(joined, left, strict=True)):
+        far = far_shortage(number + plan.above, sections, taken, alone)
+        if far is not None:
+            merged = [miss for miss in merged if miss.piece != far.piece] + [far]
     return plan.renumbered(moved, pieces=tuple(pieces)), tuple(left), merged
 
 
@@ -68,5 +78,5 @@ def _size(planned: PlannedSection) -> WantedStrand | WantedSighter:
         return WantedSighter(across_m=planned.diameter_m)
     material = MATERIALS[planned.prefer[0]].title
     if planned.strength_n is not None:
-        return WantedStrand(material=material, strength_n=planned.strength_n)
+        return WantedStrand(material=material, strength_n=sold_label_n(planned.strength_n))
     return WantedStrand(material=material, across_m=planned.diameter_m)

@@ -25,6 +25,7 @@ from nine_knots.core.propose.fit_to_shelf import (
     fit_to_shelf,
     shelf_of,
 )
+from nine_knots.core.propose.shortages import WantedFly
 from nine_knots.core.schools import school_of
 from nine_knots.core.schools.school import Plan, School, SchoolBrief, SchoolParameters
 
@@ -150,10 +151,14 @@ def _proposal(best: FittedPlan, tippet: _Tippet) -> Proposal:
 def propose_to(
     angler: Angler, key: str, situation: Situation, parameters: SchoolParameters
 ) -> Proposal:
-    """The same from what an angler owns, tied with the knots that are always theirs."""
+    """The same from what an angler owns, tied with the knots that are always theirs; ``buys`` names
+    the flies above the point that are not in the box."""
     made = propose(key, situation, parameters, angler.stock, angler.units, angler.flies)
     leader = with_own_knots(made.leader, angler.ties, situation.line, situation.fly)
-    return made.model_copy(update={"leader": leader})
+    owned = {fly.title for fly in (situation.fly, *angler.flies)}
+    titles = dict.fromkeys(fly.title for _, fly in leader.flies_above)
+    flies = tuple(WantedFly(title=title) for title in titles if title not in owned)
+    return made.model_copy(update={"leader": leader, "buys": flies})
 
 
 def _plans(school: School, brief: SchoolBrief, shelf: Shelf, whole: bool) -> list[Plan]:

@@ -81,7 +81,7 @@ def propose_to_buy(
     return made.model_copy(
         update={
             "leader": _not_yet_owned(made.leader),
-            "buys": tuple(dict.fromkeys(_bought(made.leader))),
+            "buys": (*dict.fromkeys(_bought(made.leader)), *made.buys),
             # of what is to be bought the very size is to be had
             "shortfalls": tuple(
                 miss for miss in made.shortfalls if not _is_new(pieces[miss.piece].strand)

@@ -4,6 +4,7 @@ from math import log
 
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.base.values import Frozen
+from nine_knots.core.domain.label_sizes import sold_label_n
 from nine_knots.core.domain.materials import MATERIALS, Material
 from nine_knots.core.domain.strand import Packet
 from nine_knots.core.mechanics.section import diameter_of_bend_stiffness_m
@@ -12,6 +13,7 @@ from nine_knots.core.propose.spools import LABEL_STEP, WantedSection
 from nine_knots.core.schools.school import PlannedSection
 
 NEAR, NEAR_TIPPET = 1.6, 0.6  # thousandths: further from what was wanted is named
+A_STEP = 1.2  # times as thick, from which two pieces taper
 FAR = 1.6  # times as thick or thin as was wanted
 WEAKER_BY = 0.13  # of the logarithm of a label, from which a weaker one is named
 NEAR_LENGTH = 0.25  # of a bought taper's length, within which it is as wanted
@@ -58,7 +60,13 @@ class WantedTwo(Frozen):
     second: WantedStrand | WantedSighter
 
 
-Wanted = WantedStrand | WantedSighter | WantedMore | WantedTaper | WantedTwo
+class WantedFly(Frozen):
+    """A fly that a rig hangs above the point, by its title."""
+
+    title: str
+
+
+Wanted = WantedStrand | WantedSighter | WantedMore | WantedTaper | WantedTwo | WantedFly
 
 
 class Nearest(Frozen):
@@ -98,11 +106,37 @@ def shortages_of(
     colour = planned.role == "sighter" and not taken.sighter
     if right_kind and not colour and not _misses(wanted, taken):
         return ()
+    if any(_serves(wanted, other) for other in shelf):
+        return ()  # what was wanted is owned: the chain steps better with another
     lacks: Wanted = _lacks(planned, taken, material)
     if colour:
         lacks = WantedSighter(across_m=planned.diameter_m)
     far = _is_far(planned, taken)
     return (Shortage(piece=index, wanted=lacks, nearest=_nearest(planned, taken), far=far),)
+
+
+def far_shortage(
+    index: int, planned: tuple[PlannedSection, ...], taken: IndexedSpool, alone: bool
+) -> Shortage | None:
+    """What lacks where one spool makes one piece of several that were to taper: the size that it
+    is furthest from. None where they were to differ by less than a leap, or, where that piece is
+    the whole leader (``alone``), by less than a step."""
+    sizes = [section.diameter_m for section in planned]
+    if max(sizes) < (A_STEP if alone else FAR) * min(sizes):
+        return None
+    worst = max(planned, key=lambda section: abs(log(taken.across_m / section.diameter_m)))
+    material = MATERIALS[worst.prefer[0]]
+    lacks = _lacks(worst, taken, material)
+    return Shortage(piece=index, wanted=lacks, nearest=_nearest(worst, taken), far=True)
+
+
+def _serves(wanted: WantedSection, other: IndexedSpool) -> bool:
+    """Whether a spool is what was wanted, with enough left."""
+    planned = wanted.planned
+    kind = wanted.kind.takes(other) and other.material in planned.prefer
+    colour = planned.role == "sighter" and not other.sighter
+    enough = other.left_m >= wanted.least_m
+    return kind and not colour and enough and not _misses(wanted, other)
 
 
 def _is_far(planned: PlannedSection, taken: IndexedSpool) -> bool:
@@ -126,9 +160,11 @@ def _misses(wanted: WantedSection, taken: IndexedSpool) -> bool:
 def _lacks(planned: PlannedSection, taken: IndexedSpool, material: Material) -> WantedStrand:
     tippet = planned.role == "tippet"
     if planned.strength_n is not None:
+        by_shops = material.family != "wire"  # of which every size is had
+        label_n = planned.strength_n
         return WantedStrand(
             material=material.title,
-            strength_n=planned.strength_n,
+            strength_n=sold_label_n(label_n, planned.floor) if by_shops else label_n,
             or_more=planned.floor,
             tippet=tippet,
         )

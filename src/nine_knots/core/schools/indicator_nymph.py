@@ -1,15 +1,16 @@
-"""Nymphs under an indicator: two in line, or the upper on a tag."""
+"""Nymphs under an indicator: one, two in line, or the upper on a tag."""
 
 from nine_knots.core.base.units.factors import FOOT_M, INCH_M
 from nine_knots.core.domain.situation import Situation
 from nine_knots.core.schools.by_strength import tapered
 from nine_knots.core.schools.by_water import feet
-from nine_knots.core.schools.flies import upper_nymph
+from nine_knots.core.schools.flies import is_weighted, upper_nymph
 from nine_knots.core.schools.indicator import (
     FLOAT_M,
     below_bought,
     indicator_at,
     setting_notes,
+    usual_shot,
 )
 from nine_knots.core.schools.school import (
     SUNK,
@@ -26,6 +27,7 @@ from nine_knots.core.schools.suitability import for_a_nymph
 
 FIRST_M, NEXT_M = 18.0 * INCH_M, 20.0 * INCH_M  # lead fly, and to the next [P]
 TAG_M = 8.0 * INCH_M
+ALONE_M, SHOT_ABOVE_M = 3.0 * FOOT_M, 15.0 * INCH_M  # one fly's tippet, and its shot [P]
 SHARES = (0.6, 0.25, 0.15)
 STEP = 0.9  # of the tippet's diameter, from fly to fly: a snag costs the lower one [P]
 
@@ -43,6 +45,27 @@ def _pieces(brief: SchoolBrief) -> tuple[PlannedSection, ...]:
         role="tippet", length_m=NEXT_M, diameter_m=STEP * brief.tippet_m, prefer=SUNK
     )
     return (*above, first, second)
+
+
+def _one_m(situation: Situation) -> float:
+    """Tippet below the ring as long as the water is deep [P]."""
+    return min(1.5 * ALONE_M, max(0.5 * ALONE_M, situation.water.depth_m))
+
+
+def _one_fly(brief: SchoolBrief) -> Plan:
+    """Level tippet from the ring to the fly; shot above a fly that carries no weight of its own."""
+    below_m = _one_m(brief.situation)
+    above_m = max(4.0 * FOOT_M, brief.length_m - below_m)
+    tippet = PlannedSection(
+        role="tippet", length_m=below_m, diameter_m=brief.tippet_m, prefer=SUNK
+    )
+    shots = () if is_weighted(brief.situation.fly) else (usual_shot(brief, SHOT_ABOVE_M),)
+    shot_kg = sum(shot.mass_kg for shot in shots)
+    return Plan(
+        pieces=(*tapered(brief, above_m, brief.tippet_m * 1.45, SHARES), tippet),
+        rings=(3,),
+        things=(indicator_at(brief, FLOAT_M, (), shot_kg), *shots),
+    )
 
 
 def _bought(brief: SchoolBrief, tip_over: float) -> PlannedTaper:
@@ -82,6 +105,26 @@ def _on_tag(brief: SchoolBrief) -> Plan:
         things=(indicator_at(brief, FLOAT_M, (upper,)),),
     )
 
+
+ONE_NYMPH = School(
+    place=185,
+    key="one-nymph",
+    title="One nymph under an indicator",
+    rule=(
+        "A short taper to a ring, and level tippet as long as the water is deep. A fly without "
+        "weight takes a shot fifteen inches above it; the indicator slides on the taper."
+    ),
+    used_for="a first nymph rig, and wherever one fly is the rule",
+    disagrees=Disagreement(
+        school="indicator-nymph-tag",
+        says="A second fly shows what they take and at which depth.",
+    ),
+    suits=for_a_nymph,
+    span=_span,
+    plan=_one_fly,
+    bought=_on_tag_bought,
+    notes=setting_notes,
+)
 
 INDICATOR_NYMPH = School(
     place=190,

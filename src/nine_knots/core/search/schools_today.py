@@ -3,6 +3,7 @@
 from collections.abc import Iterator
 from contextlib import suppress
 from dataclasses import dataclass, replace
+from functools import cached_property
 from typing import Literal
 
 from nine_knots.core.assess.angler import Angler
@@ -19,9 +20,11 @@ from nine_knots.core.domain.leader.resizing import rebuilt
 from nine_knots.core.domain.situation import Situation
 from nine_knots.core.propose.fit_to_shelf import Proposal
 from nine_knots.core.propose.shop import propose_or_buy, propose_to_buy
-from nine_knots.core.propose.shortages import Shortage, Wanted
+from nine_knots.core.propose.shortages import Shortage, Wanted, WantedFly
 from nine_knots.core.remedies.adjustment import (
     Adjustment,
+    Both,
+    OtherStroke,
     SchoolLength,
     SchoolTippet,
     StifferButt,
@@ -42,6 +45,7 @@ A_KNOT, A_MISS, A_CHANGE = 0.03, 0.15, 0.2  # of a cord's length, what each cost
 A_BUY = 0.5  # what each thing that is to be bought costs
 A_RARITY = 1.0  # that most anglers would tie another here
 A_DOUBLING = 0.6  # of the length that most tie here
+FEW = 2  # things that are bought to tie one leader
 FAR = 9.0
 HOPELESS = 0.16  # of the turnover cord: far below opening
 
@@ -58,11 +62,13 @@ class Fits:
 
 @dataclass(frozen=True, slots=True)
 class WouldDo:
-    """With what it would do: things bought, a spool that nothing stands in for, one change."""
+    """With what it would do: things bought, a spool that nothing stands in for, one change; what is
+    wrong with what the shelf alone makes."""
 
     bought: tuple[Wanted, ...] = ()
     missing: Shortage | None = None
     change: Adjustment | None = None
+    else_wrong: Score | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -137,12 +143,20 @@ def school_today(
     def came_out(outcome: Outcome, design: Design, after: tuple[Score, ...]) -> SchoolToday:
         beyond = abs(beyond_most(design.leader.length_m, day))
         off = _off(after, made) + A_BUY * len(made.buys) + A_DOUBLING * beyond
-        off += 0.0 if bench.usual else A_RARITY
+        rare = not bench.usual or unusual_length(design.leader.length_m, day) is not None
+        off += A_RARITY if rare else 0.0
         wants: tuple[Wanted, ...] = ()
         if isinstance(outcome, WouldDo):
             off += A_CHANGE if outcome.missing is not None or outcome.change is not None else 0.0
             wants = (outcome.missing.wanted,) if outcome.missing is not None else ()
         return SchoolToday(key, outcome, design, after, off, lacks, made.buys + wants)
+
+    def bought_instead(
+        made: Proposal, after: tuple[Score, ...], wrong: Score | None = None
+    ) -> SchoolToday:
+        off = _off(after, made) + A_BUY * len(made.buys)
+        would = WouldDo(made.buys, else_wrong=wrong)
+        return SchoolToday(key, would, bench.design(made.leader), after, off, (), made.buys)
 
     wrong = tuple(score for score in measures if score.status != "right")
     if made.buys and not wrong:
@@ -152,6 +166,8 @@ def school_today(
         with_it = bench.with_it_bought(made.leader, missing.piece)
         if with_it is not None:
             design, measures = with_it
+        elif missing.far and bench.bought is not None:
+            return bought_instead(*bench.bought)
         return came_out(WouldDo(missing=missing), design, measures)
     if not wrong:
         length = unusual_length(made.leader.length_m, day)
@@ -163,6 +179,8 @@ def school_today(
             if all(score.status == "right" for score in after):
                 return came_out(WouldDo(made.buys, change=change), bench.design(changed), after)
     worst = max(wrong, key=lambda score: abs(score.position - 0.5))
+    if lacks and not made.buys and worst.key in ("match", "hold") and bench.bought is not None:
+        return bought_instead(*bench.bought, worst)
     lack = far.wanted if far is not None else None
     if lack is None and lacks and worst.key in ("match", "hold"):
         lack = lacks[0]
@@ -216,6 +234,16 @@ class _Bench:
                 return self.design(changed), measures
         return None
 
+    @cached_property
+    def bought(self) -> tuple[Proposal, tuple[Score, ...]] | None:
+        """The leader with what a shop has for it, of few things, where it then serves."""
+        with suppress(Refused):
+            made = propose_to_buy(self.angler, self.school.key, self.day, SchoolParameters())
+            measures = self.measures(made.leader, self.stroke)
+            if len(made.buys) <= FEW and all(score.status == "right" for score in measures):
+                return made, measures
+        return None
+
     def measures(self, leader: Leader, stroke: Stroke) -> tuple[Score, ...]:
         return self.reader.measures(leader, stroke)
 
@@ -224,12 +252,25 @@ class _Bench:
     ) -> Iterator[tuple[Adjustment, Leader, tuple[Score, ...]]]:
         """One thing changed: how it is thrown, what is set or hung where only the water
         is wrong, else the school's own length, tippet or power; with what it then comes to."""
+        throws = list(other_throws(wrong, self.day, self.stroke, self.angler))
+        hauls = [throw for throw in throws if throw[0] == OtherStroke("double haul")]
+        harder = [throw for throw in throws if throw not in hauls]
+        for throw, stroke in harder:
+            yield throw, made.leader, self.measures(made.leader, stroke)
+        for change, leader, after in self._leaders(made, wrong):
+            yield change, leader, after
+            for throw, stroke in harder:
+                yield Both(change, throw), leader, self.measures(leader, stroke)
+        for throw, stroke in hauls:  # few throw it: what a teacher changes first is the leader
+            yield throw, made.leader, self.measures(made.leader, stroke)
+
+    def _leaders(
+        self, made: Proposal, wrong: tuple[Score, ...]
+    ) -> Iterator[tuple[Adjustment, Leader, tuple[Score, ...]]]:
         keys = {score.key for score in wrong}
         by_slack = technique_of(self.design(made.leader)).by_slack
-        for change, stroke in other_throws(wrong, self.day, self.stroke, self.angler):
-            yield change, made.leader, self.measures(made.leader, stroke)
         hopeless = any(score.key == "turnover" and score.position < HOPELESS for score in wrong)
-        if made.buys or hopeless:
+        if hopeless or any(not isinstance(thing, WantedFly) for thing in made.buys):
             return  # other spools to buy; and no length and no tippet makes up for so much
         if keys <= {"depth", "drift"} and not by_slack:
             design = self.design(made.leader)
@@ -238,7 +279,8 @@ class _Bench:
                 change, leader = served[0], served[1].leader
                 yield change, leader, self.measures(leader, self.stroke)
             return
-        for change, parameters in self._variants(made.leader):
+        soft = any(score.key == "turnover" and score.status == "too little" for score in wrong)
+        for change, parameters in self._variants(made.leader, soft):
             with suppress(Refused):
                 leader = self.built(parameters).leader
                 if isinstance(change, SchoolTippet):
@@ -247,12 +289,15 @@ class _Bench:
                     change = replace(change, across_m=leader.tippet_diameter_m)
                 yield change, leader, self.measures(leader, self.stroke)
 
-    def _variants(self, leader: Leader) -> Iterator[tuple[Adjustment, SchoolParameters]]:
+    def _variants(
+        self, leader: Leader, soft: bool
+    ) -> Iterator[tuple[Adjustment, SchoolParameters]]:
+        """Other tippets, lengths and butts; where it does not open, only what opens sooner."""
         long_m, fine_m = leader.length_m, leader.tippet_diameter_m
-        for times in (STOUTER, 1.0 / STOUTER):
+        for times in (STOUTER,) if soft else (STOUTER, 1.0 / STOUTER):
             across_m = times * fine_m
             yield SchoolTippet(times > 1.0, across_m), SchoolParameters(tippet_m=across_m)
-        for times in (AS_SHORT, AS_LONG):
+        for times in (AS_SHORT,) if soft else (AS_SHORT, AS_LONG):
             length_m = self.angler.units.snap_length(times * long_m)
             yield SchoolLength(length_m), SchoolParameters(length_m=length_m)
         yield StifferButt(), SchoolParameters(power=POWER)
