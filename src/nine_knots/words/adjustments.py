@@ -24,6 +24,7 @@ from nine_knots.core.remedies.adjustment import (
     SchoolTippet,
     ShotChanged,
     ShotRemoved,
+    SinkTipAdded,
     StifferButt,
     StopAndDrop,
 )
@@ -72,6 +73,10 @@ def adjustment_words(change: Adjustment, units: Units) -> str:
             return f"{change.title}: rebuilt for this day and line, {whole}"
         case FlySwapped():
             return f"the {change.title} instead"
+        case SinkTipAdded():
+            article = "an" if change.sinking == "intermediate" else "a"
+            tip = f"{article} {change.sinking} tip"
+            return f"{tip} of {units.length(change.length_m).text} on the line"
         case OtherStroke():
             return f"{STROKES[change.word]} instead"
         case OtherConnection():
@@ -85,6 +90,8 @@ def done_words(change: Adjustment, units: Units) -> str:
     """How a leader does with the change: ``with a hard stroke``, ``at 8 ft``."""
     if isinstance(change, OtherStroke):
         return f"with {STROKES[change.word]}"
+    if isinstance(change, Both) and isinstance(change.second, OtherStroke):
+        return f"{done_words(change.first, units)}, and {done_words(change.second, units)}"
     if isinstance(change, SchoolTippet | SchoolLength | StifferButt | StopAndDrop):
         return _of_a_school(change, units)
     return f"with {adjustment_words(change, units)}"

@@ -266,6 +266,8 @@ def _step_words(step: float) -> str:
 def _bend_words(bend: float, line: LineProfile) -> str:
     """Bending stiffness against the line's tip, the only yardstick a builder can feel."""
     share = bend / line.match_bend_nm2
+    if 1 / 1.5 < share < 1:
+        return f"{share:.1f}× the line's tip"
     return f"{share:.1f}× the line's tip" if share >= 1 else f"1/{1 / share:.0f} of the line's tip"
 
 

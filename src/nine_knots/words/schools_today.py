@@ -119,7 +119,9 @@ def _would_do(would: WouldDo, units: Units) -> str:
     wrong = would.else_wrong
     if wrong is None:
         return with_it
-    return f"{with_it}. From your shelf alone: {score_figure(wrong, units)}. {score_why(wrong, units)}"
+    return (
+        f"{with_it}. From your shelf alone: {score_figure(wrong, units)}. {score_why(wrong, units)}"
+    )
 
 
 def _fails(fails: Fails, units: Units) -> str:
@@ -143,16 +145,19 @@ def today_reading(cards: list[TodayCard]) -> TodayReading:
 
 
 def _to_buy(cards: list[TodayCard]) -> str:
-    """Where nothing fits of what is owned: the one thing with which the most schools would do, or
-    the least that makes one."""
-    would = [card for card in cards if card.group == "would do" and card.buys]
-    if not would or any(card.group == "fits this day" for card in cards):
+    """Where nothing owned makes a leader for the day: the one thing with which the most schools
+    would do, or the least that makes one."""
+    for_this = [card for card in cards if card.group != "not for this"]
+    would = [card for card in for_this if card.buys]
+    if not would or len(would) < len(for_this):
         return ""
     schools: dict[tuple[str, ...], list[str]] = {}
     for card in would:
         schools.setdefault(card.buys, []).append(card.title)
     what, titles = min(schools.items(), key=lambda row: (len(row[0]), -len(row[1])))
-    return f"The least to buy for a day like this: {join_words(list(what))}, for {join_words(titles)}."
+    return (
+        f"The least to buy for a day like this: {join_words(list(what))}, for {join_words(titles)}."
+    )
 
 
 def leader_facts(leader: Leader, units: Units) -> str:

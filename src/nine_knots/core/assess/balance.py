@@ -19,8 +19,9 @@ from nine_knots.core.mechanics.air import along_coefficient
 
 BalanceKind = Literal["agree", "too much fly", "too much leader", "no life"]
 
-LIFELESS_THOU = 2.6  # of tippet beyond what the hook asks, for a fly that floats or drifts [P]
-SMALLEST_HOOK = 14  # up to which a fly is not tiny
+LIFELESS_THOU = 2.6  # of tippet beyond what the hook asks, for a tiny fly [P]
+TINY_HOOK = 14  # from which a fly is tiny
+LIFELESS = 1.0  # of what the hook asks, as much beyond it again, for a larger one [P]
 
 
 @dataclass(frozen=True, slots=True)
@@ -49,10 +50,11 @@ def balance_of(
 
 def _lifeless(leader: Leader, situation: Situation) -> bool:
     fly = situation.fly
-    if fly.is_long or fly.hook < SMALLEST_HOOK or fly.bead is not None:
+    if fly.is_long or fly.bead is not None or fly.head is not None:
         return False
-    beyond = leader.tippet_diameter_m / THOU_M - thou_by_hook(situation)
-    return beyond > LIFELESS_THOU
+    asks = thou_by_hook(situation)
+    beyond = leader.tippet_diameter_m / THOU_M - asks
+    return beyond > (LIFELESS_THOU if fly.hook >= TINY_HOOK else LIFELESS * asks)
 
 
 def _fly_m2(rig: Rig) -> float:

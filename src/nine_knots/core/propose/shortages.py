@@ -15,6 +15,7 @@ from nine_knots.core.schools.school import PlannedSection
 NEAR, NEAR_TIPPET = 1.6, 0.6  # thousandths: further from what was wanted is named
 A_STEP = 1.2  # times as thick, from which two pieces taper
 FAR = 1.6  # times as thick or thin as was wanted
+FAR_BASE = 1.3  # the same of mono cast as a line, which the fly has to pull
 WEAKER_BY = 0.13  # of the logarithm of a label, from which a weaker one is named
 NEAR_LENGTH = 0.25  # of a bought taper's length, within which it is as wanted
 SHORTER = 2.0  # what is left is named where the spool passed over costs so much less
@@ -145,7 +146,7 @@ def _is_far(planned: PlannedSection, taken: IndexedSpool) -> bool:
     if wanted_n is not None:
         off = 0.5 * log(taken.breaking_n / wanted_n)
         off = min(off, 0.0) if planned.floor else off
-    return abs(off) > log(FAR)
+    return abs(off) > log(FAR_BASE if planned.base else FAR)
 
 
 def _misses(wanted: WantedSection, taken: IndexedSpool) -> bool:

@@ -112,6 +112,14 @@ class FlySwapped:
 
 
 @dataclass(frozen=True, slots=True)
+class SinkTipAdded:
+    """A sinking tip of a class, so many metres long, on a floating line."""
+
+    sinking: str
+    length_m: float
+
+
+@dataclass(frozen=True, slots=True)
 class OtherStroke:
     """Thrown by another stroke of the angler's."""
 
@@ -173,6 +181,7 @@ Adjustment = (
     | Led
     | OtherSchool
     | FlySwapped
+    | SinkTipAdded
     | OtherStroke
     | StopAndDrop
     | OtherConnection

@@ -9,11 +9,13 @@ from nine_knots.core.remedies.rig_changes import (
     beads,
     counts,
     degreased,
+    heavier_flies,
     leads,
     outs,
     settings,
     shot_and_setting,
     shots,
+    sink_tips,
     without_dropper,
 )
 from nine_knots.core.remedies.schools import by_school
@@ -83,6 +85,16 @@ def _bead(sought: RemedySearch) -> Served | None:
     return smallest(sought.serves, beads(sought.now, sought.more))
 
 
+def _fly(sought: RemedySearch) -> Served | None:
+    if not sought.more:
+        return None
+    return first(sought.serves, heavier_flies(sought.now, sought.angler.flies))
+
+
+def _sink_tip(sought: RemedySearch) -> Served | None:
+    return first(sought.serves, sink_tips(sought.now)) if sought.more else None
+
+
 def _tippet_length(sought: RemedySearch) -> Served | None:
     shorter = sought.more == sought.shorter_sinks
     change = longer(sought.now, sought.bench, sought.last, shorter, "tippet")
@@ -127,6 +139,8 @@ CHANGES: dict[What, Callable[[RemedySearch], Served | None]] = {
     "shot and setting": _shot_and_setting,
     "shot": _shot,
     "bead": _bead,
+    "fly": _fly,
+    "sink tip": _sink_tip,
     "tippet length": _tippet_length,
     "tippet spool": _tippet_spool,
     "dropper": _dropper,

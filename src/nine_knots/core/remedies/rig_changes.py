@@ -13,18 +13,21 @@ from nine_knots.core.domain.leader.attachments import SHOT_G
 from nine_knots.core.domain.leader.rig_edits import HangOn, RemoveDropper, SetThing, TakeOff
 from nine_knots.core.domain.leader.rigging import GREASE_ABOVE_M
 from nine_knots.core.domain.leader.workbench import Workbench
-from nine_knots.core.domain.tackle import Bead
+from nine_knots.core.domain.tackle import Bead, Fly
+from nine_knots.core.domain.tackle.line import Sinking
 from nine_knots.core.remedies.adjustment import (
     BeadChanged,
     Both,
     CountedDown,
     Degreased,
     FlyRemoved,
+    FlySwapped,
     IndicatorMoved,
     Led,
     LineOut,
     ShotChanged,
     ShotRemoved,
+    SinkTipAdded,
 )
 from nine_knots.core.remedies.search import (
     MOST_STEPS,
@@ -42,6 +45,9 @@ from nine_knots.core.water.on_the_line import usual_count_s
 
 BEADS_MM = (2.0, 2.5, 2.8, 3.0, 3.3, 3.8, 4.6)
 TOGETHER, TOGETHER_STEPS = 1.6, 3  # times a setting, tried with every second shot
+TIPS: tuple[Sinking, ...] = ("intermediate", "sink-3", "sink-6")
+TIP_M = 10.0 * FOOT_M  # as they are sold to be looped on [P]
+SHOT_TO_WEIGHT = 7  # of a line, above which no shot is hung on a streamer's leader [P]
 LEADS = (0.7, 0.6, 0.5, 0.9, 1.0, 1.1)
 
 
@@ -69,7 +75,8 @@ def shots(now: Trial, bench: Workbench, heavier: bool) -> Iterator[Trial]:
         if thing.kind == "shot"
     ]
     if not hung_on:
-        if not heavier:
+        day = now.design.situation
+        if not heavier or (day.fly.is_long and day.line.weight > SHOT_TO_WEIGHT):
             return
         hung = edited(now.design, HangOn(kind="shot"), bench)
         if hung is None:
@@ -165,6 +172,26 @@ def beads(now: Trial, heavier: bool) -> Iterator[Trial]:
             yield _with_bead(now, Bead(diameter_mm=size, metal=metal))
     if fly.bead and not heavier:
         yield _with_bead(now, None)
+
+
+def heavier_flies(now: Trial, flies: tuple[Fly, ...]) -> Iterator[Trial]:
+    """Flies of the box of the same kind that weigh more, the lightest first."""
+    own = now.design.situation.fly
+    heavier = [fly for fly in flies if fly.kind == own.kind and fly.mass_kg > own.mass_kg]
+    for fly in sorted(heavier, key=lambda fly: fly.mass_kg)[:MOST_STEPS]:
+        yield now.with_fly(FlySwapped(fly.title), fly)
+
+
+def sink_tips(now: Trial) -> Iterator[Trial]:
+    """A sinking tip on a floating line, the slowest first."""
+    day = now.design.situation
+    if day.line.sinking != "floating" or day.line.level_m is not None:
+        return
+    for sinking in TIPS:
+        line = day.line.model_copy(update={"sinking": sinking, "sink_tip_m": TIP_M})
+        situation = day.model_copy(update={"line": line})
+        design = now.design.model_copy(update={"situation": situation})
+        yield replace(now, design=design, change=SinkTipAdded(sinking, TIP_M))
 
 
 def without_dropper(now: Trial, bench: Workbench) -> Iterator[Trial]:

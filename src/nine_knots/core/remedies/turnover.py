@@ -5,12 +5,15 @@ One thing is changed at a time: tippet length, tippet spool, butt, a middle sect
 
 from collections.abc import Callable, Iterator
 from dataclasses import replace
-from itertools import islice
 from typing import Literal
 
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.caster import Caster
-from nine_knots.core.assess.side_effects import other_measures, worsens_another
+from nine_knots.core.assess.side_effects import (
+    other_measures,
+    scores_without_cast,
+    worsens_another,
+)
 from nine_knots.core.assess.turnover import mono_score
 from nine_knots.core.base.errors import CannotCompute
 from nine_knots.core.base.score import Score, Status
@@ -45,7 +48,7 @@ from nine_knots.core.water.remedy_kinds import What
 MOST_LENGTH = 3.6  # times longer or shorter
 KINDS = 8  # of remedies sought
 ANOTHER = 1.06  # times as fast, from which it is another stroke than one's own
-PAIRS, PAIR_STEPS = 3, 2  # of every second spool, tried with another length, and lengths of each
+PAIRS, PAIR_STEPS = 3, 2  # spools tried with another length, and lengths of each
 STROKES: tuple[SpeedWord, ...] = ("easy", "normal", "a fifth harder", "hard", "double haul")
 """From the softest to the hardest."""
 
@@ -80,8 +83,11 @@ def remedies_for(
         yield turnover_of(trial, caster)
 
     judged = outcome_by(measures, more)
+    without_cast = scores_without_cast(design, angler)
 
     def serves(trial: Trial) -> TrialOutcome:
+        if worsens_another(without_cast, scores_without_cast(trial.design, angler)):
+            return TrialOutcome(past=True)
         if more:
             try:
                 lacks = caster.lacks(trial.design, trial.stroke)
@@ -133,8 +139,7 @@ def _found(
 
 def _pair(now: Trial, bench: Workbench, serves: Serves, last: int, more: bool) -> Served | None:
     """Another tippet spool and another length of it, where neither serves alone."""
-    spools = other_spools(now, bench, last, more, _role(last), most=2 * PAIRS)
-    for item in islice(spools, 1, None, 2):
+    for item in other_spools(now, bench, last, more, _role(last), most=PAIRS):
         served = least(serves, longer(item, bench, last, more, "tippet"), MOST_LENGTH, PAIR_STEPS)
         if served is not None:
             both, gives = served

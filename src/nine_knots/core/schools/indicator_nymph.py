@@ -56,9 +56,7 @@ def _one_fly(brief: SchoolBrief) -> Plan:
     """Level tippet from the ring to the fly; shot above a fly that carries no weight of its own."""
     below_m = _one_m(brief.situation)
     above_m = max(4.0 * FOOT_M, brief.length_m - below_m)
-    tippet = PlannedSection(
-        role="tippet", length_m=below_m, diameter_m=brief.tippet_m, prefer=SUNK
-    )
+    tippet = PlannedSection(role="tippet", length_m=below_m, diameter_m=brief.tippet_m, prefer=SUNK)
     shots = () if is_weighted(brief.situation.fly) else (usual_shot(brief, SHOT_ABOVE_M),)
     shot_kg = sum(shot.mass_kg for shot in shots)
     return Plan(

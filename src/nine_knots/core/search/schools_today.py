@@ -255,9 +255,11 @@ class _Bench:
         throws = list(other_throws(wrong, self.day, self.stroke, self.angler))
         hauls = [throw for throw in throws if throw[0] == OtherStroke("double haul")]
         harder = [throw for throw in throws if throw not in hauls]
+        hardest = wrong
         for throw, stroke in harder:
-            yield throw, made.leader, self.measures(made.leader, stroke)
-        for change, leader, after in self._leaders(made, wrong):
+            hardest = self.measures(made.leader, stroke)
+            yield throw, made.leader, hardest
+        for change, leader, after in self._leaders(made, wrong, hardest):
             yield change, leader, after
             for throw, stroke in harder:
                 yield Both(change, throw), leader, self.measures(leader, stroke)
@@ -265,11 +267,12 @@ class _Bench:
             yield throw, made.leader, self.measures(made.leader, stroke)
 
     def _leaders(
-        self, made: Proposal, wrong: tuple[Score, ...]
+        self, made: Proposal, wrong: tuple[Score, ...], hardest: tuple[Score, ...]
     ) -> Iterator[tuple[Adjustment, Leader, tuple[Score, ...]]]:
+        """Other leaders of the school; none where it is far from opening on the ``hardest``."""
         keys = {score.key for score in wrong}
         by_slack = technique_of(self.design(made.leader)).by_slack
-        hopeless = any(score.key == "turnover" and score.position < HOPELESS for score in wrong)
+        hopeless = any(score.key == "turnover" and score.position < HOPELESS for score in hardest)
         if hopeless or any(not isinstance(thing, WantedFly) for thing in made.buys):
             return  # other spools to buy; and no length and no tippet makes up for so much
         if keys <= {"depth", "drift"} and not by_slack:

@@ -50,8 +50,8 @@ class Stripped(OnTheLine):
     key = "stripped"
     place = 20
     top = "rod"
-    remedies = (*OnTheLine.remedies, "count")
-    at_the_water = ("count", "bead")
+    remedies = ("count", *OnTheLine.remedies)
+    at_the_water = ("count", "shot", "bead")
 
     def fits(self, design: Design) -> bool:
         """Where it is to be stripped, or to swing where nothing swings it."""

@@ -35,13 +35,16 @@ class OnTheLine(SimulatedTechnique):
     """
 
     remedies: ClassVar[tuple[What, ...]] = (
-        "leader length",
+        "shot",
+        "fly",
         "bead",
+        "sink tip",
+        "leader length",
         "tippet length",
         "tippet spool",
         "dropper",
     )
-    at_the_water: ClassVar[tuple[What, ...]] = ("tippet length", "bead")
+    at_the_water: ClassVar[tuple[What, ...]] = ("tippet length", "shot", "bead")
     shorter_sinks: ClassVar[bool] = True
 
     @abstractmethod

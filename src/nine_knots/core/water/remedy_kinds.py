@@ -14,6 +14,7 @@ What = Literal[
     "shot and setting",
     "shot",
     "bead",
+    "sink tip",
     "dropper",
     "leader length",
     "count",

@@ -76,6 +76,7 @@ def turnover_why(found: TurnoverFinding, units: Units) -> str:
     wind = " against this wind" if found.windy else ""
     if minimum is None:
         return f"{NEVER}{wind}. {AGAINST if found.windy else SMALLER}"
+    alike = units.about_speed(minimum) == yours  # as they are rounded
     at = f"at {units.about_speed(minimum)}, {stroke_words(minimum, found.own)}"
     lies = landing_words(found.landing, units)
     lies = f" It {lies}." if lies else ""
@@ -88,11 +89,10 @@ def turnover_why(found: TurnoverFinding, units: Units) -> str:
             "as much again": "twice as hard as",
             MORE_AGAIN: "more than twice as hard as",
         }.get(needs, f"{needs if more > A_TOUCH else 'a touch'} harder than")
-        return (
-            f"It needs a stroke {harder} yours{wind}: it opens {at}; yours launches at "
-            f"{yours}.{lies}"
-        )
-    said = f"It just opens {at}; yours launches at {yours}.{lies}"
+        launches = "a little above yours" if alike else f"yours launches at {yours}"
+        return f"It needs a stroke {harder} yours{wind}: it opens {at}; {launches}.{lies}"
+    launches = "that is yours, with nothing to spare" if alike else f"yours launches at {yours}"
+    said = f"It just opens {at}; {launches}.{lies}"
     if found.reason.status == "too much":
         return f"Ease off, or use a longer or finer leader. {said}"
     return said
