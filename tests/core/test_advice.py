@@ -25,7 +25,7 @@ def retied(leader: Leader, number: int, joint: Connection) -> Leader:
 
 
 def at(leader: Leader, number: int, line=FIVE, fly=DRY):
-    return advice_reading(advise(leader, number, line, fly))
+    return advice_reading(advise(leader, number, line, fly), lambda tied: tied.knot)
 
 
 def faults(leader: Leader, number: int, line=FIVE) -> str:
@@ -92,7 +92,10 @@ def test_the_two_schools_of_the_lines_end_have_their_consequences():
     assert (loop.best.joint.kind, loop.other.joint.knot) == ("loops", "nail")
     assert (bare.best.joint.knot, bare.other.joint.kind) == ("nail", "loops")
     assert "costs" in loop.other.reason
-    assert "float" in loop.best.reason
+    assert "saws into the line's coated loop in time" in loop.best.reason  # of .017 in
+    stout = tied(level(24, 4, "butt"), level(20, 3, "tippet"))
+    assert "float" in at(stout, 0).best.reason
+    assert "nothing to tie" in at(tied(knotless()), 0).best.reason
     assert "has no loop" in faults(PLAIN, 0, BARE)
     assert "cuts into" in faults(tied(level(10, 6), level(8, 2)), 0)
 

@@ -96,6 +96,7 @@ MADE_FOR = {
     "thin-mono": (("trout", "full"), (2, 3, 4), FLOATING, NYMPH_DAYS),
     "thin-mono-streamer": (("salt", "full"), (3, 4), FLOATING, STREAMER_DAYS),
     "all-round-mono": (("salt", "full"), (3, 4), FLOATING, NYMPH_DAYS),
+    "one-nymph": (("trout", "full"), (4, 5, 6), FLOATING, NYMPH_DAYS),
     "indicator-nymph": (("trout", "full"), (4, 5, 6), FLOATING, NYMPH_DAYS),
     "heaviest-first": (("salt", "full"), (5, 6, 7), FLOATING, NYMPH_DAYS),
     "indicator-nymph-tag": (("trout", "full"), (4, 5, 6), FLOATING, NYMPH_DAYS),

@@ -5003,7 +5003,7 @@ export interface components {
         };
         /**
          * ChoiceReading
-         * @description A way to tie a joint, what it is called and why.
+         * @description A way to tie a joint, what it is called and why, and what it holds.
          */
         ChoiceReading: {
             joint: components["schemas"]["Connection"];
@@ -5011,6 +5011,8 @@ export interface components {
             title: string;
             /** Reason */
             reason: string;
+            /** Holds */
+            holds: string;
         };
         /**
          * ChosenForm
@@ -10362,7 +10364,7 @@ export interface components {
              * What
              * @enum {string}
              */
-            what: "tippet length" | "tippet spool" | "tippet spool and length" | "butt" | "middle" | "fly" | "stroke" | "setting" | "shot and setting" | "shot" | "bead" | "dropper" | "leader length" | "count" | "lead" | "out" | "grease" | "school" | "joint";
+            what: "tippet length" | "tippet spool" | "tippet spool and length" | "butt" | "middle" | "fly" | "stroke" | "setting" | "shot and setting" | "shot" | "bead" | "sink tip" | "dropper" | "leader length" | "count" | "lead" | "out" | "grease" | "school" | "joint";
             /** Words */
             words: string;
             /** Gives */

@@ -1,12 +1,13 @@
 """Advice at a joint in words: what to tie and why, and what is wrong with what is tied."""
 
+from collections.abc import Callable
 from dataclasses import dataclass
 
 from nine_knots.core.domain.knots import KNOTS
 from nine_knots.core.domain.leader.connection_advice import ConnectionAdvice
 from nine_knots.core.domain.leader.connection_faults import ConnectionFault, ConnectionFlaw
 from nine_knots.core.domain.leader.connection_titles import choice_title, with_article
-from nine_knots.core.domain.leader.connections import ConnectionChoice, ConnectionReason
+from nine_knots.core.domain.leader.connections import ConnectionReason
 from nine_knots.core.domain.leader.joints import Connection
 from nine_knots.core.domain.materials import MATERIALS
 
@@ -14,6 +15,9 @@ Why, Flaw = ConnectionReason, ConnectionFlaw
 REASONS: dict[ConnectionReason, str] = {
     Why.LOOP_TO_LOOP: "changed in a minute, and the welded loop helps the line tip float; two "
     "loops make a thicker, looser hinge.",
+    Why.LOOP_MAY_SAW: "changed in a minute, but a loop this thin saws into the line's coated loop "
+    "in time: check it, or loop a short butt of 40 lb (.024 in, 0.6 mm) between.",
+    Why.COMES_LOOPED: "a bought leader comes looped, so there is nothing to tie here.",
     Why.NAIL_AT_THE_LINE: "slimmer, and runs through the guides; each renewal costs about two "
     "inches of the line's taper, and a cut tip floats less well.",
     Why.THIN_LOOP: "so thin a loop would cut the line's loop; a knot to it can't saw.",
@@ -37,8 +41,8 @@ REASONS: dict[ConnectionReason, str] = {
     Why.SLIMMER_LOOPS: "slimmer in line, a little weaker.",
     Why.RING_OF_TWO_MATERIALS: "fluorocarbon straight to nylon is a weak spot; use a ring between "
     "them.",
-    Why.THREE_TURNS_OF_TWO_MATERIALS: "fluorocarbon straight to nylon is a weak spot: three turns "
-    "hold where two slip.",
+    Why.THREE_TURNS_OF_TWO_MATERIALS: "between fluorocarbon and nylon a third turn holds a little "
+    "more than two.",
     Why.NO_METAL_OF_TWO_MATERIALS: "no metal in the leader; a little weaker than the ring.",
     Why.RING_FOR_A_SEASON: "the other school joins them with a ring and keeps the leader for a "
     "season.",
@@ -60,7 +64,8 @@ REASONS: dict[ConnectionReason, str] = {
     Why.SWIVEL_SET: "joins any two sizes, takes out twist, and stops shot from slipping.",
     Why.FROM_THE_BEND: "from the bend: simplest, and it tangles least.",
     Why.FROM_THE_EYE: "from the eye: leaves the bend free to hook, and lets the fly swing.",
-    Why.TAG_FOR_A_DROPPER: "its tag pointing to the fly carries the dropper.",
+    Why.TAG_FOR_A_DROPPER: "its tag, the end of the upper piece that points to the fly, carries "
+    "the dropper.",
 }
 # What is wrong, and what to do: with the knot at the start of a sentence or within it, what it is
 # tied in, and what is usually tied there.
@@ -91,11 +96,12 @@ FLAWS: dict[ConnectionFlaw, tuple[str, str]] = {
 
 @dataclass(frozen=True, slots=True)
 class ChoiceReading:
-    """A way to tie a joint, what it is called and why."""
+    """A way to tie a joint, what it is called and why, and what it holds."""
 
     joint: Connection
     title: str
     reason: str
+    holds: str
 
 
 @dataclass(frozen=True, slots=True)
@@ -116,15 +122,16 @@ class AdviceReading:
     faults: tuple[FaultReading, ...]
 
 
-def advice_reading(advice: ConnectionAdvice) -> AdviceReading:
-    """Advice in words."""
+def advice_reading(advice: ConnectionAdvice, holds: Callable[[Connection], str]) -> AdviceReading:
+    """Advice in words; ``holds`` says what a joint holds."""
     faults = tuple(fault_reading(fault) for fault in advice.faults)
-    return AdviceReading(choice_reading(advice.best), choice_reading(advice.other), faults)
-
-
-def choice_reading(choice: ConnectionChoice) -> ChoiceReading:
-    """A choice in words."""
-    return ChoiceReading(choice.joint, choice_title(choice.joint), REASONS[choice.reason])
+    best, other = (
+        ChoiceReading(
+            choice.joint, choice_title(choice.joint), REASONS[choice.reason], holds(choice.joint)
+        )
+        for choice in (advice.best, advice.other)
+    )
+    return AdviceReading(best, other, faults)
 
 
 def fault_reading(fault: ConnectionFault) -> FaultReading:

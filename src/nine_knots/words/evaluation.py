@@ -1,6 +1,7 @@
 """Everything the bench shows of one leader on one day, from one call."""
 
 from dataclasses import dataclass
+from functools import partial
 from itertools import pairwise
 from typing import Literal
 
@@ -13,11 +14,18 @@ from nine_knots.core.domain.builder import USUAL_BUILDER, Builder
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.knots import KNOTS
 from nine_knots.core.domain.knots.own import PulledKnot
-from nine_knots.core.domain.leader import Leader, LevelSection, Role, TaperedSection, Wear
+from nine_knots.core.domain.leader import (
+    Connection,
+    Leader,
+    LevelSection,
+    Role,
+    TaperedSection,
+    Wear,
+)
 from nine_knots.core.domain.leader.connection_advice import advise
 from nine_knots.core.domain.leader.tying_groups import Place, place_of
 from nine_knots.core.domain.tackle import LineProfile, line_profile
-from nine_knots.core.strength.elements import Chances, Hold, StrengthElement
+from nine_knots.core.strength.elements import Chances, Hold, StrengthElement, joint_holds
 from nine_knots.words.chain_from_the_reel import ChainReading, chain_reading
 from nine_knots.words.connection_advice import AdviceReading, advice_reading
 from nine_knots.words.failure_report import pull_tests_words
@@ -241,10 +249,21 @@ def _joint_readings(
                 kept=f"keeps {weaker.efficiency:.0%}"
                 f"{pull_tests_words(pull_tests(joint, leader, own))}",
                 chance=chances["joint", i],
-                advice=advice_reading(advise(leader, i, situation.line, situation.fly)),
+                advice=advice_reading(
+                    advise(leader, i, situation.line, situation.fly),
+                    partial(_holds_words, leader, i, own, units),
+                ),
             )
         )
     return tuple(readings)
+
+
+def _holds_words(
+    leader: Leader, number: int, own: tuple[PulledKnot, ...], units: Units, tied: Connection
+) -> str:
+    """What a joint would hold, tied so."""
+    mean_n, efficiency = joint_holds(leader, number, tied, own)
+    return f"keeps {efficiency:.0%}, {units.load(mean_n).text}"
 
 
 def _weaker_sides(hold: Hold) -> dict[int, StrengthElement]:

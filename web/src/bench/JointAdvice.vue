@@ -53,7 +53,7 @@ function tie(joint: Connection) {
       </button>
     </p>
     <p v-for="choice in choices" :key="choice.lead" class="quiet">
-      {{ choice.lead }}: <b>{{ choice.title }}</b>, {{ choice.reason }}
+      {{ choice.lead }}: <b>{{ choice.title }}</b> ({{ choice.holds }}), {{ choice.reason }}
       <button
         v-if="!isTied(choice.joint)"
         type="button"

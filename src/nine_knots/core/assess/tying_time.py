@@ -33,7 +33,9 @@ def tying_time(leader: Leader, own: Mapping[KnotKey, float], first: int = 0) -> 
     """Time for the pieces from the ``first`` on, their knots and the flies above the point: the
     point fly is tied on at the water."""
     knots: list[KnotKey] = []
-    for joint in leader.joints[first:-1]:
+    for number, joint in enumerate(leader.joints[first:-1], start=first):
+        if number == 0 and leader.comes_looped:
+            continue
         knots.append(joint.knot)
         if joint.upper_knot is not None and joint is not leader.joints[first]:
             knots.append(joint.upper_knot)

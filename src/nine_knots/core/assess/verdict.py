@@ -3,6 +3,8 @@
 from dataclasses import dataclass
 from math import inf, log
 
+import numpy as np
+
 from nine_knots.core.assess.failure_report import Break, break_of, pull_tests
 from nine_knots.core.assess.joint_match import (
     HINGE_STEP,
@@ -20,6 +22,7 @@ from nine_knots.core.domain.knots.own import PulledKnot
 from nine_knots.core.domain.leader import Leader
 from nine_knots.core.domain.need import Need, need_of
 from nine_knots.core.domain.situation import Situation
+from nine_knots.core.domain.strand import Strand, TaperedStrand
 from nine_knots.core.domain.tackle import line_profile
 from nine_knots.core.domain.tippet import thou_by_hook
 from nine_knots.core.schools import built_by, line_leads
@@ -28,7 +31,9 @@ from nine_knots.core.strength.elements import Hold, hold_of
 
 ENOUGH, PLENTY = 1.0, 6.0  # 5 % low value over need: less breaks, more is stouter than it must be
 GOOD_LINE_STEP, GOOD_INNER_STEP = 1.6, 0.5
-STOUT_ENOUGH_M = 24.0 * THOU_M  # of mono that a rasping mouth does not wear through: 40 lb [P]
+# Mono that a rasping mouth does not wear through: 40 lb fluorocarbon for fish of up to so many kg,
+# 60 lb for the largest; and what teeth that cut do not bite through, 60 lb [P].
+UNWORN_M, UNWORN_KG, UNBITTEN_M = (22.8 * THOU_M, 29.0 * THOU_M), (10.0, 30.0), 28.0 * THOU_M
 # Thousandths finer than a fly asks for, beyond which it spins the tippet and snaps it [P]: foam 10
 # on 6X, a size 8 streamer on 5X.
 MOST_FINER_THOU: dict[str, float] = {"foam": 2.5, "streamer": 3.5, "predator": 3.5}
@@ -190,12 +195,12 @@ def hold_score(
         long = situation.fly.is_long  # which a fine tippet would not throw
         reason = HoldReason.HOLDS if long else HoldReason.STOUTER_THAN_NEEDED
         deviation = min(deviation, EDGE) if long else deviation
-    guarded = is_guarded(leader)
-    if fish.bites_through and not guarded:
+    lasts = lasts_in_mouth(leader.pieces[-1].strand, leader.pieces[-1].lower_diameter_m, situation)
+    if fish.bites_through and not lasts:
         reason, deviation = HoldReason.CUT_BY_TEETH, min(deviation, -1.4)
     elif _too_fine(leader, situation):
         reason, deviation = HoldReason.TOO_FINE_FOR_FLY, min(deviation, -1.2)
-    elif fish.wears_through and not guarded and leader.tippet_diameter_m < STOUT_ENOUGH_M:
+    elif fish.wears_through and not lasts:
         reason, deviation = HoldReason.WORN_BY_MOUTH, min(deviation, -1.4)
     finding = HoldFinding(
         reason=reason,
@@ -206,11 +211,26 @@ def hold_score(
         by_strike=need.strike_n >= need.pull_n,
         tests=pull_tests(leader.joints[broken.index], leader, own) if broken.what == "joint" else 0,
         fish=fish.title,
-        stout=ratio > PLENTY and not guarded,
+        stout=ratio > PLENTY and not is_guarded(leader),
         advised_m=thou_by_hook(situation) * THOU_M,
     )
     marginal = reason is HoldReason.HOLDS and ratio < 1.3
     return Score("hold", finding, position_in_band(deviation), marginal)
+
+
+def lasts_in_mouth(strand: Strand | TaperedStrand, end_m: float, situation: Situation) -> bool:
+    """Whether an end so thick, in m, is neither cut nor worn through by the mouth of the fish."""
+    return strand.substance.family == "wire" or end_m >= lasting_m(situation)
+
+
+def lasting_m(situation: Situation) -> float:
+    """The diameter in m from which mono lasts in the mouth of the fish; 0 where any does."""
+    fish = situation.quarry.fish
+    if fish.bites_through:
+        return UNBITTEN_M
+    known_kg = [log(mass_kg) for mass_kg in UNWORN_KG]
+    worn_m = float(np.interp(log(situation.quarry.mass_kg), known_kg, UNWORN_M))
+    return worn_m if fish.wears_through else 0.0
 
 
 def _too_fine(leader: Leader, situation: Situation) -> bool:

@@ -16,6 +16,7 @@ Snags = Literal["open", "some snags", "heavy snags"]
 Bearing = Literal["upstream", "downstream", "across", "behind", "in the face"]
 Wish = Literal["drift on top", "hang in the film", "drift deep", "swing", "strip", "lead and drop"]
 Temper = Literal["easy", "wary", "very wary"]
+SHOT_TO_WEIGHT = 7  # of a line, above which no shot is hung on a streamer's leader [P]
 FLOATING_WISHES: tuple[Wish, ...] = ("drift on top", "hang in the film")
 
 # Words and what the models take them for [M], wind after Beaufort [S: WMO2019];
@@ -131,6 +132,12 @@ class Situation(Frozen):
     def floats(self) -> bool:
         """Whether the fly is to float."""
         return self.wish in FLOATING_WISHES
+
+    @property
+    def takes_shot(self) -> bool:
+        """Whether shot is pinched on: on what sinks, but on no streamer's leader for big game."""
+        big_game = self.fly.is_long and self.line.weight > SHOT_TO_WEIGHT
+        return not self.floats and not big_game
 
     @property
     def in_the_film(self) -> bool:

@@ -17,6 +17,8 @@ from nine_knots.core.domain.leader import Leader
 from nine_knots.core.domain.situation import Situation
 from nine_knots.core.remedies.adjustment import Adjustment
 from nine_knots.core.remedies.at_the_water import first_remedy_at_the_water, other_throws
+from nine_knots.core.schools import line_leads
+from nine_knots.core.schools.by_water import fished_span
 from nine_knots.core.techniques import technique_of
 
 A_CHANGE = 0.2  # of a cord's length, what a change at the water costs
@@ -45,9 +47,13 @@ def fit_of(
 ) -> Fit | None:
     """The leader on the day; None where it does not serve it, or the water's rules forbid it.
 
-    Its length beside that of its school is not asked: a leader that goes on is not retied for it.
+    Its length beside that of its school is not asked, for a leader that goes on is not retied for
+    it; only whether anybody fishes one so long on that line.
     """
     check_cancelled()
+    shortest_m, longest_m = fished_span(day)
+    if line_leads(leader) and not shortest_m <= leader.length_m <= longest_m:
+        return None
     design = Design(title=title, situation=day, leader=leader)
     if not keeps_rules(design):
         return None

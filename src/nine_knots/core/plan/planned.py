@@ -13,11 +13,12 @@ from nine_knots.core.base.result_cache import cached_result
 from nine_knots.core.casting.stroke import Stroke
 from nine_knots.core.casting.wind import STEADY, Gust
 from nine_knots.core.domain.design import Design
-from nine_knots.core.domain.leader import Leader
+from nine_knots.core.domain.leader import Attachment, Leader
 from nine_knots.core.domain.leader.lower_rig import (
     LowerRig,
     lower_of,
     parting_joint,
+    tippet_of,
     with_lower,
 )
 from nine_knots.core.domain.places import Place
@@ -29,6 +30,7 @@ from nine_knots.core.plan.parts import part_names, setting_name
 from nine_knots.core.plan.set_cover import Cover, Option, least_cover
 from nine_knots.core.plan.sought import search_leaders
 from nine_knots.core.plan.stops import StopChoice, choices_of, stretch_of
+from nine_knots.core.plan.usual_here import beyond_usual_depth, beyond_usual_lower
 from nine_knots.core.propose.shortages import Wanted
 from nine_knots.core.schools import SCHOOLS, school_of
 from nine_knots.core.search.schools_today import SchoolToday, school_today
@@ -40,8 +42,14 @@ AS_THICK, AS_LONG = 1.03, 1.15  # a lower part beside the end that it hangs from
 AS_A_LINE_M = 8.0  # so long a leader is thrown, and changed, as a line is [P]
 UNTRIED = 1.0  # what is built afresh beside what the angler has fished, in cords' lengths [G]
 LATER_FLY = 2.0  # where whichever fly serves is taken, each place down the list, in cords' lengths
+EDGE = 8.0  # a measure that is only just right, in cords' lengths: more than another lower rig [G]
+UNUSUAL = 10.0  # a leader of a school that most would not tie there, in cords' lengths
+OTHER_LINE = 20.0  # a doubling of the depth that most fish with a line, in cords' lengths
+OTHER_LOWER = 10.0  # a doubling of the depth that most fish with a lower rig, in cords' lengths
 MOST_JOINED = 12  # uppers of one with lower rigs of another
 SOUGHT_FOR = 2  # flies of a stretch for which a leader is sought, where whichever serves is taken
+
+ON_THE_RING = "Dry fly at the ring"
 
 Origin = Literal["school", "shelf", "wallet", "joined", "sought"]
 Cast = tuple[Stroke, Angler, Gust]
@@ -58,7 +66,8 @@ class TiedLeader:
 
 @dataclass(frozen=True, slots=True)
 class LeaderOption:
-    """A leader that may serve, for what is wanted of its fly; where it comes from."""
+    """A leader that may serve, for what is wanted of its fly; where it comes from, and whether most
+    anglers would tie it for the stretch that it was built for."""
 
     title: str
     leader: Leader
@@ -67,6 +76,7 @@ class LeaderOption:
     tied_id: str | None = None
     buys: tuple[Wanted, ...] = ()
     lies: str = ""
+    usual: bool = True
 
 
 @dataclass(frozen=True, slots=True)
@@ -200,6 +210,7 @@ def _candidates(
             design.situation.wish,
             "school",
             buys=item.buys,
+            usual=school_of(item.key).usual(design.situation),
         )
         for item, design in built
     ]
@@ -219,19 +230,53 @@ def _of_design(
 
 def _joined(rows: list[LeaderOption], kept: list[tuple[LowerRig, Wish]]) -> Iterator[LeaderOption]:
     """Uppers with the lower parts of others, where both are parted by a ring or a swivel, nothing
-    thicker hangs below something thinner, and the whole stays about as long as one of them."""
+    thicker hangs below something thinner, and the whole stays about as long as one of them. A fly
+    that floats hangs from the ring on the tippet that it has elsewhere."""
     parted = [row for row in rows if parting_joint(row.leader) is not None]
-    lowers = [(lower_of(row.leader), row.wish, row.buys, row.leader.length_m) for row in parted]
-    lowers += [(rig.leader, wish, (), 0.0) for rig, wish in kept]
+    lowers = [
+        _Lower(lower_of(row.leader), row.wish, row.leader.length_m, row.title, row.buys)
+        for row in parted
+    ]
+    lowers += [_Lower(rig.leader, wish, 0.0) for rig, wish in kept]
+    lowers += [
+        _Lower(below, row.wish, row.leader.length_m, ON_THE_RING, row.buys)
+        for row in rows
+        if row.wish in FLOATING_WISHES and (below := tippet_of(row.leader)) is not None
+    ]
     for upper in parted:
         end_m = upper.leader.pieces[(parting_joint(upper.leader) or 0) - 1].lower_diameter_m
-        for lower, wish, buys, long_m in lowers:
-            if lower.pieces[0].upper_diameter_m > AS_THICK * end_m:
+        for lower in lowers:
+            if lower.leader.pieces[0].upper_diameter_m > AS_THICK * end_m:
                 continue
-            joined = with_lower(upper.leader, lower)
-            if joined.length_m <= AS_LONG * max(long_m, upper.leader.length_m):
-                both = tuple(dict.fromkeys((*upper.buys, *buys)))
-                yield LeaderOption(upper.title, joined, wish, "joined", buys=both)
+            joined = with_lower(upper.leader, lower.leader)
+            if lower.wish in FLOATING_WISHES:
+                joined = joined.evolve(attachments=tuple(filter(_floats_by, joined.attachments)))
+            if joined.length_m <= AS_LONG * max(lower.whole_m, upper.leader.length_m):
+                own = upper.origin != "school"
+                yield LeaderOption(
+                    upper.title if own or not lower.title else lower.title,
+                    joined,
+                    lower.wish,
+                    "joined",
+                    buys=tuple(dict.fromkeys((*upper.buys, *lower.buys))),
+                )
+
+
+@dataclass(frozen=True, slots=True)
+class _Lower:
+    """A lower part that may hang from another upper: for what is wanted of its fly, and how long
+    and of what name the leader is that it was made for."""
+
+    leader: Leader
+    wish: Wish
+    whole_m: float
+    title: str = ""
+    buys: tuple[Wanted, ...] = ()
+
+
+def _floats_by(thing: Attachment) -> bool:
+    """Whether what is along the line goes with a fly that floats."""
+    return thing.kind not in ("indicator", "shot")
 
 
 def _fits(
@@ -277,5 +322,9 @@ def _way(leader_option: LeaderOption, choice: StopChoice, fit: Fit, any_fly: boo
         off=fit.off
         + len(leader_option.buys)
         + (UNTRIED if leader_option.origin in ("school", "sought") else 0.0)
-        + (LATER_FLY * choice.fly if any_fly else 0.0),
+        + (LATER_FLY * choice.fly if any_fly else 0.0)
+        + (0.0 if leader_option.usual else UNUSUAL)
+        + EDGE * sum(score.marginal for score in fit.measures)
+        + OTHER_LINE * beyond_usual_depth(choice.day)
+        + OTHER_LOWER * beyond_usual_lower(fit.design),
     )

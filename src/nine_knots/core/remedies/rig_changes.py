@@ -47,7 +47,6 @@ BEADS_MM = (2.0, 2.5, 2.8, 3.0, 3.3, 3.8, 4.6)
 TOGETHER, TOGETHER_STEPS = 1.6, 3  # times a setting, tried with every second shot
 TIPS: tuple[Sinking, ...] = ("intermediate", "sink-3", "sink-6")
 TIP_M = 10.0 * FOOT_M  # as they are sold to be looped on [P]
-SHOT_TO_WEIGHT = 7  # of a line, above which no shot is hung on a streamer's leader [P]
 LEADS = (0.7, 0.6, 0.5, 0.9, 1.0, 1.1)
 
 
@@ -75,8 +74,7 @@ def shots(now: Trial, bench: Workbench, heavier: bool) -> Iterator[Trial]:
         if thing.kind == "shot"
     ]
     if not hung_on:
-        day = now.design.situation
-        if not heavier or (day.fly.is_long and day.line.weight > SHOT_TO_WEIGHT):
+        if not heavier or not now.design.situation.takes_shot:
             return
         hung = edited(now.design, HangOn(kind="shot"), bench)
         if hung is None:

@@ -139,7 +139,8 @@ def _found(
 
 def _pair(now: Trial, bench: Workbench, serves: Serves, last: int, more: bool) -> Served | None:
     """Another tippet spool and another length of it, where neither serves alone."""
-    for item in other_spools(now, bench, last, more, _role(last), most=PAIRS):
+    spools = tuple(other_spools(now, bench, last, more, _role(last), most=2 * PAIRS))
+    for item in dict.fromkeys((*spools[:2], *spools[1::2])):  # near ones, then every second
         served = least(serves, longer(item, bench, last, more, "tippet"), MOST_LENGTH, PAIR_STEPS)
         if served is not None:
             both, gives = served

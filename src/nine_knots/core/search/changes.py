@@ -44,8 +44,10 @@ class Changes:
             self._with_another,
             self._cut,
         ]
-        if not day.floats:
-            self._kinds += (self._shot, self._float)
+        if day.takes_shot:
+            self._kinds.append(self._shot)
+        if day.wish == "drift deep":
+            self._kinds.append(self._float)
 
     def of(self, rng: random.Random, parents: list[Leader], count: int) -> Iterator[Leader]:
         """So many tries at changing leaders taken by chance."""

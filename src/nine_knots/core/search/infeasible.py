@@ -4,10 +4,12 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 
 from nine_knots.core.assess.angler import Angler
+from nine_knots.core.assess.verdict import lasting_m, lasts_in_mouth
 from nine_knots.core.base.units.factors import FOOT_M
+from nine_knots.core.domain.label_sizes import sold_label_n, usual_label_n
 from nine_knots.core.domain.need import need_of
 from nine_knots.core.domain.situation import Situation
-from nine_knots.core.domain.strand import Packet, Spool, packets_of, spools_of
+from nine_knots.core.domain.strand import Packet, Spool, Strand, packets_of, spools_of
 from nine_knots.core.propose.spools import SPARE_M
 from nine_knots.core.search.demands import Demands
 
@@ -26,6 +28,13 @@ class TooWeak:
     title: str
     breaks_n: float
     need_n: float
+
+
+@dataclass(frozen=True, slots=True)
+class NoBite:
+    """Nothing that is owned lasts in the mouth of the fish; mono of so many newtons would."""
+
+    label_n: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -51,7 +60,7 @@ class TooLong:
     owned_m: float
 
 
-Infeasible = EmptyShelf | TooWeak | TooManyFlies | TooShort | TooLong
+Infeasible = EmptyShelf | TooWeak | NoBite | TooManyFlies | TooShort | TooLong
 
 
 def infeasible_demands(day: Situation, angler: Angler, demands: Demands) -> tuple[Infeasible, ...]:
@@ -69,6 +78,8 @@ def _found(day: Situation, angler: Angler, demands: Demands) -> Iterator[Infeasi
     breaks_n, title = _strongest(spools, tapers)
     if breaks_n < need_n:
         yield TooWeak(title, breaks_n, need_n)
+    if not any(_lasts(item, day) for item in (*spools, *tapers)):
+        yield NoBite(sold_label_n(usual_label_n(lasting_m(day)), at_least=True))
     allowed = day.water.rules.most_flies
     if demands.flies is not None and allowed is not None and demands.flies > allowed:
         yield TooManyFlies(demands.flies, allowed)
@@ -79,6 +90,12 @@ def _found(day: Situation, angler: Angler, demands: Demands) -> Iterator[Infeasi
     owned_m += max((packet.strand.profile.length_m for packet in tapers), default=0.0)
     if low is not None and low > owned_m:
         yield TooLong(low, owned_m)
+
+
+def _lasts(item: Spool | Packet, day: Situation) -> bool:
+    strand = item.strand
+    tip_m = strand.diameter_m if isinstance(strand, Strand) else strand.profile.tip_diameter_m
+    return lasts_in_mouth(strand, tip_m, day)
 
 
 def _strongest(spools: list[Spool], tapers: list[Packet]) -> tuple[float, str]:

@@ -7,7 +7,13 @@ import numpy as np
 
 from nine_knots.core.domain.knots import KNOTS, KnotKey, knot_efficiency
 from nine_knots.core.domain.knots.own import PulledKnot
-from nine_knots.core.domain.leader import Leader, LevelSection, TaperedSection, Wear
+from nine_knots.core.domain.leader import (
+    Connection,
+    Leader,
+    LevelSection,
+    TaperedSection,
+    Wear,
+)
 from nine_knots.core.domain.materials import Family
 from nine_knots.core.mechanics.weakest_link import first_break
 
@@ -130,11 +136,24 @@ def _held(rows: list[_Loaded]) -> Hold:
     )
 
 
+def joint_holds(
+    leader: Leader, number: int, tied: Connection, own: tuple[PulledKnot, ...] = ()
+) -> tuple[float, float]:
+    """What a joint holds in N, and which share of the strand, if it is tied so: its weaker side."""
+    sides = _joint_sides(leader, number, True, own, tied)
+    mean_n, _, efficiency = min(sides)
+    return mean_n, efficiency
+
+
 def _joint_sides(
-    leader: Leader, number: int, soaked: bool, own: tuple[PulledKnot, ...]
+    leader: Leader,
+    number: int,
+    soaked: bool,
+    own: tuple[PulledKnot, ...],
+    tied: Connection | None = None,
 ) -> list[tuple[float, float, float]]:
-    """Mean load, spread and share kept of each side of a joint that is tied in the leader."""
-    joint = leader.joints[number]
+    """Mean load, spread and share kept of each side of a joint as it is tied, or if it were."""
+    joint = tied or leader.joints[number]
     above = leader.pieces[number - 1] if number > 0 else None
     below = leader.pieces[number] if number < len(leader.pieces) else None
     upper_key: KnotKey | None = joint.knot if joint.kind in ("knot", "snap") else joint.upper_knot

@@ -20,13 +20,14 @@ from nine_knots.core.water.simulated import SimulatedTechnique, depth_finding, d
 from nine_knots.core.water.slack_on_water import EVERY_S, drift_s, on_the_surface
 from nine_knots.core.water.surroundings import fluid_of, stream_of
 from nine_knots.core.water.technique import RigInStream
-from nine_knots.core.water.time_in_zone import TOUCHES, FishedRig
+from nine_knots.core.water.time_in_zone import ON_BED_M, TOUCHES, FishedRig
 
 COARSE_STEP_S = 0.02  # with a fly line in the water
 FLOATING_COUNT_S, LONGEST_COUNT_S = 8.0, 30.0
 HALF_DOWN = 0.6  # of the depth, to be counted down to at a steady fall: it begins slower [G]
 SHALLOW_SHARE = 0.15  # of the depth, above which a sunk streamer hardly swims under the surface
 PLOUGHS_M = 0.05
+LIES = 0.15  # of line and leader, from which they foul on the bed [P]
 
 
 class OnTheLine(SimulatedTechnique):
@@ -71,6 +72,8 @@ class OnTheLine(SimulatedTechnique):
         share = down_m(fished) / fished.fishing.stream.depth_m
         if self.ploughs(fished):
             return Found(depth_finding(fished, DepthReason.PLOUGHS_BED), 1.3)
+        if _share_on_bed(fished) > LIES:
+            return Found(depth_finding(fished, DepthReason.LINE_ON_BED), 1.2)
         shallow = share < SHALLOW_SHARE
         reason = DepthReason.UNDER_SURFACE if shallow else DepthReason.IN_THE_WATER
         return Found(depth_finding(fished, reason), max(-0.95, min(0.95, 2.2 * (share - 0.5))))
@@ -78,6 +81,12 @@ class OnTheLine(SimulatedTechnique):
     def ploughs(self, fished: FishedRig) -> bool:
         """Whether line and fly go along the bed."""
         return fished.contact > TOUCHES and fished.lowest.height_m < PLOUGHS_M
+
+
+def _share_on_bed(fished: FishedRig) -> float:
+    """How much of line and leader lies on the bed, on the mean of the time in which it fishes."""
+    fishing = fished.fishing
+    return float((fishing.history.places[fishing.late, :, 1] < ON_BED_M).mean())
 
 
 def _line_and_rig(design: Design, fluid: Fluid, ask: WaterQuestion) -> RigInWater:

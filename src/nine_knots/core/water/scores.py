@@ -16,6 +16,7 @@ class DepthReason(Reason):
     IN_ZONE = "in the zone", "right"
     UNDER_SURFACE = "just under the surface", "right"
     IN_THE_WATER = "in the water", "right"
+    LINE_ON_BED = "the line lies on the bed", "too much"
     PLOUGHS_BED = "ploughs along the bed", "too much"
     ABOVE_WANTED = "above the depth asked for", "too little"
     AS_WANTED = "at the depth asked for", "right"

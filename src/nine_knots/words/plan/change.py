@@ -2,7 +2,7 @@
 
 from collections import Counter
 
-from nine_knots.core.base.prose import capitalised, count_words
+from nine_knots.core.base.prose import capitalised, count_words, join_words
 from nine_knots.core.base.units import Units
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.leader import Attachment, Leader, shot_name
@@ -26,8 +26,8 @@ def change_words(before: Design | None, after: Design, title: str, units: Units)
     if upper_then != upper_now:
         return f"Change the leader: {title}. {afresh}"
     if lower_then != lower_now:
-        ring = _ring(after.leader)
-        return f"At the {ring}, put on {lower_words(after.leader, units)}. {afresh}"
+        swap = f"At the {_ring(after.leader)}, put on {lower_words(after.leader, units)}."
+        return " ".join(said for said in (swap, _off(before.leader, after.leader), afresh) if said)
     said = [] if then.fly == now.fly else [fly.rstrip(".")]
     said += _moved(before.leader, after.leader, units)
     return f"{'; '.join(_small(said))}." if said else "Fish it as it is."
@@ -81,6 +81,16 @@ def upper_words(leader: Leader, units: Units) -> str:
 def _ring(leader: Leader) -> str:
     at = parting_joint(leader)
     return leader.joints[at].kind if at is not None else "ring"
+
+
+def _off(before: Leader, after: Leader) -> str:
+    """What no longer belongs on the part that stays."""
+    at = parting_joint(before)
+    below_m = before.length_m - before.joints_at_m[at] if at is not None else 0.0
+    above = (thing.kind for thing in before.attachments if thing.above_end_m > below_m)
+    gone = {*above} - {thing.kind for thing in after.attachments}
+    named: list[str] = [kind for kind in ("indicator", "shot") if kind in gone]
+    return f"Take the {join_words(named)} off." if named else ""
 
 
 def _small(said: list[str]) -> list[str]:

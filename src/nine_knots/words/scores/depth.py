@@ -20,6 +20,8 @@ def depth_figure(found: DepthFinding, units: Units) -> str:
         return "on the bed"
     if found.reason is DepthReason.TICKS_BED:
         return "ticks the bed"
+    if found.reason is DepthReason.LINE_ON_BED:
+        return "the line lies on the bed"
     if found.deepest_m is not None:
         return f"comes to {units.depth(found.deepest_m).text}"
     return f"fishes at {units.depth(found.down_m).text}"
@@ -49,6 +51,8 @@ def _lowest(found: DepthFinding, units: Units) -> str:
         DepthReason.UNDER_SURFACE: f"Just under the surface of {whole}: right for fish that look "
         "up.",
         DepthReason.IN_THE_WATER: f"In {whole} of water.",
+        DepthReason.LINE_ON_BED: f"It sinks through {whole} of water before you have stripped it "
+        "in: take a line that sinks more slowly, or begin to strip at once.",
         DepthReason.PLOUGHS_BED: f"On the bed. In {whole} of water.",
     }
     return said[found.reason]

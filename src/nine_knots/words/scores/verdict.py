@@ -91,7 +91,10 @@ def hold_why(found: HoldFinding, units: Units) -> str:
         )
     if found.reason is HoldReason.TOO_FINE_FOR_FLY:
         advised = units.tippet(found.advised_m).text
-        return f"Too fine for this fly: it spins and snaps off. Use about {advised}. {why}"
+        return (
+            f"Too fine for this fly: it spins and snaps off. Use about {advised}, or a smaller "
+            f"fly; a small swivel takes out what twist is left. {why}"
+        )
     if found.reason is HoldReason.WORN_BY_MOUTH:
         return (
             f"A {found.fish}'s rasping mouth wears through plain tippet: end the leader in a "

@@ -6,6 +6,7 @@ from nine_knots.core.domain.situation import Situation
 from nine_knots.core.search.infeasible import (
     EmptyShelf,
     Infeasible,
+    NoBite,
     TooLong,
     TooManyFlies,
     TooShort,
@@ -27,6 +28,17 @@ def infeasible_words(found: Infeasible, day: Situation, units: Units) -> str:
                 f"A {fish} of {mass} may ask {units.load(found.need_n).text} in "
                 f"{day.water.snags} water; your strongest, {found.title}, breaks at "
                 f"{units.load(found.breaks_n).text} without a knot in it."
+            )
+        case NoBite():
+            mouth, label = day.quarry.fish, units.label(found.label_n).text
+            if mouth.bites_through:
+                return (
+                    f"A {mouth.title}'s teeth cut everything you own: buy wire, or mono of {label} "
+                    "or more for a bite piece."
+                )
+            return (
+                f"A {mouth.title}'s rasping mouth wears through everything you own: buy nylon or "
+                f"fluorocarbon of {label} or more for a bite piece."
             )
         case TooManyFlies():
             allowed = count_words(found.allowed, "fly", "flies")

@@ -70,6 +70,8 @@ def _knots_above_m(leader: Leader, joint: int, handiness: float) -> float:
 
 def used_below_m(leader: Leader, joint: int, handiness: float) -> float:
     """Line in metres that a joint's knots take of the piece below it."""
+    if joint == 0 and leader.comes_looped:
+        return 0.0
     below, tied = leader.pieces[joint], leader.joints[joint]
     own_m, knot = below.upper_diameter_m, KNOTS[tied.knot]
     other_m = leader.pieces[joint - 1].lower_diameter_m if joint > 0 else own_m

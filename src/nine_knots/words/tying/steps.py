@@ -52,7 +52,8 @@ def joint_title(leader: Leader, joint: int) -> str:
     count = _turns_text(knot, leader, joint)
     said = f"{knot.title}, {count}" if count else knot.title
     if tied.kind == "loops":
-        return f"loop to loop, {said}"
+        own = joint == 0 and leader.comes_looped
+        return "loop to loop, as it is sold" if own else f"loop to loop, {said}"
     if tied.is_ring and tied.upper_knot is not None:
         return f"{tied.kind}: {_upper_said(leader, joint)} above, {said} below"
     if tied.kind == "snap":
@@ -104,6 +105,9 @@ def join_step(leader: Leader, joint: int, fly: Fly, units: Units) -> Step:
     tied: Connection = leader.joints[joint]
     title = joint_title(leader, joint)
     note = KNOTS[tied.knot].note
+    if joint == 0 and leader.comes_looped:
+        brief = "It comes looped: through the line's loop, seated square."
+        return Step("loop", f"Upper end: {title}", brief, brief)
     if joint == 0 and tied.kind == "loops":
         lead = "Tie a loop in the butt's upper end; it goes through the line's loop, seated square."
         brief = "Through the line's loop, seated square."

@@ -7,6 +7,7 @@ from nine_knots.core.domain.materials import Material
 
 FLUOROCARBON_LOSS = 0.07  # [M: 5 to 10 points]
 UNLIKE_LOSS = 0.05  # fluorocarbon tied straight to nylon [G]
+WIRE_LOSS = 0.18  # soft wire and mono knotted together: the wire kinks and cuts in [G]
 LIKE_RATIO = 1.18  # a step of .003 in at .018 in and finer ones count as like sizes [G]
 LOOP_M = 0.012  # length of a loop as tied [G]
 SNUG = 1.25  # of the thickness of its coils, the length of a barrel [G]
@@ -23,6 +24,8 @@ def knot_efficiency(knot: Knot, side: Material, other: Material | None, ratio: f
         efficiency -= FLUOROCARBON_LOSS
     if other is not None and {side.family, other.family} == {"nylon", "fluorocarbon"}:
         efficiency -= UNLIKE_LOSS
+    if other is not None and (side.family == "wire") != (other.family == "wire"):
+        efficiency -= WIRE_LOSS
     return max(0.3, efficiency)
 
 

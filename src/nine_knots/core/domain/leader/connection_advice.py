@@ -37,6 +37,8 @@ PARTED = {"ring": Why.RING_SET, "swivel": Why.SWIVEL_SET}
 # The other school's choice, by why the best is chosen.
 AT_THE_LINE: dict[Why, ConnectionChoice] = {
     Why.LOOP_TO_LOOP: ConnectionChoice(Connection(knot="nail"), Why.NAIL_AT_THE_LINE),
+    Why.LOOP_MAY_SAW: ConnectionChoice(Connection(knot="nail"), Why.NAIL_AT_THE_LINE),
+    Why.COMES_LOOPED: ConnectionChoice(Connection(knot="nail"), Why.NAIL_AT_THE_LINE),
     Why.NAIL_AT_THE_LINE: ConnectionChoice(
         Connection(kind="loops", knot="perfection-loop"), Why.LOOP_TO_LOOP
     ),
@@ -138,6 +140,9 @@ def _advise_between(tied: Connection, above: Piece, below: Piece) -> ConnectionA
         best, other = ConnectionChoice(tied.evolve(dropper=None), PARTED[tied.kind]), best
     if tied.dropper is not None:
         best, other = _with_dropper(best, tied.dropper), _with_dropper(other, tied.dropper)
+        if best.joint.knot == "blood":  # the two that most use, each with what it holds
+            tag = Connection(knot="triple-surgeons", dropper=tied.dropper)
+            other = ConnectionChoice(tag, Why.TAG_FOR_A_DROPPER)
     of_knots = faults_of_knots(tied, (above, below), best.joint)
     return ConnectionAdvice(best, other, (*of_knots, *faults_between(tied, above, below)))
 

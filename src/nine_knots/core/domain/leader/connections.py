@@ -20,6 +20,7 @@ UNI_STEP_M = KNOTS["double-uni"].most_step_m or 0.0
 RING_STEP_M = 5.5 * THOU_M  # more than this and a knot between the two fails [P: .011 to .005]
 ROUNDING_M = 1e-7  # two figures that differ by less are one size
 THIN_LOOP_M = 12.0 * THOU_M  # a thinner loop cuts into a coated loop [P: 0X to 2X]
+SAWS_M = 20.5 * THOU_M  # a thinner one wears a coated loop in time [P: .020]
 FREE_SWIMMERS = ("streamer", "predator", "wet")
 
 Piece = LevelSection | TaperedSection
@@ -29,6 +30,8 @@ class ConnectionReason(StrEnum):
     """Why a joint is tied so."""
 
     LOOP_TO_LOOP = "loop to loop"
+    LOOP_MAY_SAW = "loop may saw"
+    COMES_LOOPED = "comes looped"
     NAIL_AT_THE_LINE = "nail at the line"
     THIN_LOOP = "thin loop"
     NAIL_FOR_THE_LOOP = "nail for the loop"
@@ -87,7 +90,11 @@ def line_choice(line: FlyLine, butt: Piece | None = None) -> ConnectionChoice:
     if butt is not None and loop_cuts(butt):
         return ConnectionChoice(Connection(knot="uni"), ConnectionReason.THIN_LOOP)
     loops = Connection(kind="loops", knot="perfection-loop")
-    return ConnectionChoice(loops, ConnectionReason.LOOP_TO_LOOP)
+    if isinstance(butt, TaperedSection) and butt.cut_butt_m == 0.0:
+        return ConnectionChoice(loops, ConnectionReason.COMES_LOOPED)
+    saws = butt is not None and butt.upper_diameter_m < SAWS_M
+    reason = ConnectionReason.LOOP_MAY_SAW if saws else ConnectionReason.LOOP_TO_LOOP
+    return ConnectionChoice(loops, reason)
 
 
 def loop_cuts(butt: Piece) -> bool:
@@ -206,16 +213,30 @@ def with_a_tag(joint: Connection) -> Connection:
     return joint
 
 
+def holds_in(key: KnotKey, piece: Piece, thick_m: float) -> bool:
+    """Whether a knot holds in a piece, of this thickness in m where it is tied."""
+    knot = KNOTS[key]
+    if _is_wire(piece):
+        return piece.strand.material in knot.wires
+    return knot.mono and not (knot.most_m and thick_m >= knot.most_m)
+
+
 def kept_on(old: Connection, above: Piece, below: Piece) -> Connection:
     """A joint that was set, between pieces one of which is of another material now.
 
-    A ring, a swivel, loops or a fly in line stay until they are taken out, tied with what holds the
-    new material; a knot gives way to the usual one. The dropper stays.
+    A ring, a swivel, loops or a fly in line stay until they are taken out, with the knots that hold
+    in the new material; a knot gives way to the usual one. The dropper stays.
     """
     if old.kind in ("fly", "loops"):
         return old
     if old.is_ring:
-        return ring_between(above, below).evolve(kind=old.kind, dropper=old.dropper)
+        usual = ring_between(above, below)
+        upper, lower = old.upper_knot, old.knot
+        if upper is None or not holds_in(upper, above, above.lower_diameter_m):
+            upper = usual.upper_knot
+        if not holds_in(lower, below, below.upper_diameter_m):
+            lower = usual.knot
+        return old.evolve(upper_knot=upper, knot=lower)
     return joint_between(above, below).evolve(dropper=old.dropper)
 
 

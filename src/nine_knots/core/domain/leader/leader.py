@@ -10,7 +10,7 @@ from nine_knots.core.base.values import Frozen, TupleOf
 from nine_knots.core.domain.knots import KNOTS
 from nine_knots.core.domain.leader.attachments import Attachment
 from nine_knots.core.domain.leader.joints import Connection, Dropper
-from nine_knots.core.domain.leader.sections import Section
+from nine_knots.core.domain.leader.sections import Section, TaperedSection
 from nine_knots.core.domain.tackle import Fly
 
 HangsFrom = Literal["line", "ring", "swivel"]
@@ -83,6 +83,13 @@ class Leader(Frozen):
     def joints_at_m(self) -> tuple[float, ...]:
         """Place of every joint in metres from the line's tip; the last is the length."""
         return tuple(accumulate((piece.length_m for piece in self.pieces), initial=0.0))
+
+    @property
+    def comes_looped(self) -> bool:
+        """Whether its upper end is a bought taper's own loop, so that nothing is tied there."""
+        first = self.pieces[0]
+        uncut = isinstance(first, TaperedSection) and first.cut_butt_m == 0.0
+        return uncut and self.joints[0].kind == "loops" and self.hangs_from == "line"
 
     @property
     def branches(self) -> tuple[tuple[int, Dropper], ...]:

@@ -5,8 +5,10 @@ from pydantic import model_validator
 from nine_knots.core.base.errors import EditRefused
 from nine_knots.core.base.limits import Title
 from nine_knots.core.base.values import Frozen
+from nine_knots.core.domain.leader.connections import ring_between
 from nine_knots.core.domain.leader.joints import Connection
 from nine_knots.core.domain.leader.leader import Leader
+from nine_knots.core.domain.leader.sections import LevelSection
 from nine_knots.core.domain.tackle import Fly
 
 
@@ -47,6 +49,16 @@ def lower_of(leader: Leader, joint: int | None = None) -> Leader:
         ),
         hangs_from="swivel" if upper.kind == "swivel" else "ring",
     )
+
+
+def tippet_of(leader: Leader) -> Leader | None:
+    """The last piece of a leader as it would hang from a ring; None of a taper."""
+    last = leader.pieces[-1]
+    if not isinstance(last, LevelSection) or last.role != "tippet" or len(leader.pieces) < 2:
+        return None
+    to_ring = ring_between(leader.pieces[-2], last)
+    joints = (Connection(knot=to_ring.knot), leader.joints[-1])
+    return Leader(pieces=(last,), joints=joints, hangs_from="ring")
 
 
 def with_lower_rig(leader: Leader, rig: LowerRig, joint: int | None = None) -> Leader:
