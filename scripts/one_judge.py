@@ -1,13 +1,14 @@
-"""Cards against the bench on shelves and days by chance: ``python -m scripts.one_judge 300``."""
+"""Cards, found leaders and planned ones against the bench, on shelves and days by chance:
+``python -m scripts.one_judge 300``."""
 
 import sys
 from concurrent.futures import ProcessPoolExecutor
 
-from tests.one_judge import contradictions
+from tests.one_judge import contradictions, found_contradictions
 
 
 def _found(seed: int) -> list[str]:
-    return list(contradictions(seed))
+    return [*contradictions(seed), *found_contradictions(seed)]
 
 
 def main() -> None:

@@ -6,17 +6,22 @@ from itertools import pairwise
 
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.weight_leads import weight_leads_from
-from nine_knots.core.base.errors import Refused
+from nine_knots.core.base.errors import CannotCompute, Refused
 from nine_knots.core.base.units.factors import THOU_M
 from nine_knots.core.casting.stroke import SPEEDS, Stroke
+from nine_knots.core.casting.wind import STEADY
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.leader import Leader
 from nine_knots.core.domain.situation import Situation, TargetFish, Water, Wind
 from nine_knots.core.domain.strand import Stock
 from nine_knots.core.domain.tackle import Bead, Fly, FlyLine, Rod
+from nine_knots.core.plan.fitting import fit_of
 from nine_knots.core.remedies.adjustment import Both, OtherStroke, StopAndDrop
 from nine_knots.core.schools import SCHOOLS
+from nine_knots.core.search.demands import Demands
+from nine_knots.core.search.diverse_pick import pick_dozen
 from nine_knots.core.search.schools_today import SchoolToday, WouldDo, school_today
+from nine_knots.core.search.search import Search
 from nine_knots.core.water.question import USUAL_QUESTION
 from nine_knots.words.cast import cast_of
 from nine_knots.words.evaluation import evaluate
@@ -25,6 +30,7 @@ from tests.makers import INCHES
 from tests.rigs import bought, gauged, labelled, tippets
 
 LEAP, TENTH = 1.6, 1.1  # a step that a spool in the gap should fill, and how far off that spool is
+MOST_FOUND = 20
 KINDS = ("trout", "tight line", "predator", "salt")
 
 
@@ -113,6 +119,36 @@ def contradictions(seed: int) -> Iterator[str]:
         if card.design is None or card.group == "not for this":
             continue
         yield from (f"seed {seed} {kind}, {key}: {said}" for said in _of(card, stroke, angler))
+
+
+def found_contradictions(seed: int) -> Iterator[str]:
+    """What Find shows, or a plan takes, on a day by chance otherwise than the bench reads it."""
+    rng = random.Random(seed)
+    kind = KINDS[seed % len(KINDS)]
+    stock, today = shelf(rng, kind), day(rng, kind)
+    stroke = Stroke(speed_m_s=SPEEDS[rng.choice(("normal", "hard"))])
+    angler = Angler(stock=stock)
+    asked = Search(today, stroke, angler, Demands(), most=MOST_FOUND)
+    try:
+        *_, last = asked.rounds()
+    except CannotCompute:
+        return
+    for pick in pick_dozen(last.tried, asked.demands):
+        leader = pick.one.table.leader
+        bench = bench_statuses(leader, today, stroke, angler)
+        said = {score.key: score.status for score in pick.one.measures}
+        if bench != {**bench, **said}:
+            yield f"seed {seed} {kind}: Find says {said}, the bench {bench}"
+        fit = fit_of(leader, "found", today, stroke, angler, STEADY)
+        if fit is None:
+            wrong = {key for key, status in bench.items() if status != "right"} - {"length"}
+            if not wrong:
+                yield f"seed {seed} {kind}: the plan has no use for what the bench calls right"
+            continue
+        after = bench_statuses(fit.design.leader, today, fit.stroke, angler)
+        said = {score.key: score.status for score in fit.measures}
+        if after != {**after, **said}:
+            yield f"seed {seed} {kind}: the plan says {said}, the bench {after}"
 
 
 def _of(card: SchoolToday, stroke: Stroke, angler: Angler) -> Iterator[str]:

@@ -113,9 +113,34 @@ export interface paths {
         };
         /**
          * Show the default day
-         * @description The usual day with the first rod, line and fly of the kit, or with common ones.
+         * @description A usual day with the first fly of the kit, and the rod and line that go with it, or with
+         *     common ones.
          */
         get: operations["get_day"];
+        put?: never;
+        /**
+         * Edit a day
+         * @description Apply the change; nothing is stored.
+         */
+        post: operations["post_day"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/v1/day/{kind}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Show a typical day of a kind
+         * @description Filled in with the rod, line and fly of the kit that suit it, or with common ones.
+         */
+        get: operations["get_usual_day"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4138,11 +4163,16 @@ export interface components {
         };
         /**
          * BenchAnswer
-         * @description The design after the change, and its evaluation.
+         * @description The design after the change, its evaluation, and what changed with the fly.
          */
         BenchAnswer: {
             design: components["schemas"]["Design"];
             evaluation: components["schemas"]["Evaluation"];
+            /**
+             * Note
+             * @default
+             */
+            note: string;
         };
         /**
          * BenchCastRequest
@@ -4397,7 +4427,8 @@ export interface components {
         };
         /**
          * BenchRequest
-         * @description A design to read, after at most one change to the leader and one to the sentence.
+         * @description A design to read, after at most one change to the leader and one to the sentence; or with
+         *     another fly, which is then fished as it can be.
          */
         BenchRequest: {
             /**
@@ -4515,6 +4546,8 @@ export interface components {
              *     }
              */
             say?: components["schemas"]["SentenceEdit"] | null;
+            /** @description tied on instead */
+            fly?: components["schemas"]["Fly"] | null;
             /**
              * Units
              * @default imperial
@@ -5236,6 +5269,24 @@ export interface components {
             why: string;
         };
         /**
+         * DayAnswer
+         * @description The day after the change, as a sentence, with its figures as they can be typed.
+         */
+        DayAnswer: {
+            situation: components["schemas"]["Situation"];
+            /** Sentence */
+            sentence: components["schemas"]["SentenceWord"][];
+            /** Said */
+            said: {
+                [key: string]: components["schemas"]["TypedFigure"];
+            };
+            /**
+             * Note
+             * @default
+             */
+            note: string;
+        };
+        /**
          * DayBrief
          * @description The day.
          */
@@ -5339,6 +5390,79 @@ export interface components {
             designs: {
                 [key: string]: components["schemas"]["Design"];
             };
+        };
+        /**
+         * DayRequest
+         * @description A day, and at most one change to it.
+         */
+        DayRequest: {
+            /**
+             * @example {
+             *       "fly": {
+             *         "barbless": false,
+             *         "bulk": "standard",
+             *         "hook": 16,
+             *         "kind": "dry",
+             *         "title": "Dry fly 16",
+             *         "trailing_hook": false,
+             *         "tube": false
+             *       },
+             *       "line": {
+             *         "front_taper": "standard",
+             *         "half_sizes_heavy": 0,
+             *         "sinking": "floating",
+             *         "tip": "loop",
+             *         "title": "5-weight floating line",
+             *         "weight": 5
+             *       },
+             *       "quarry": {
+             *         "kind": "grayling",
+             *         "mass_kg": 0.5,
+             *         "temper": "wary"
+             *       },
+             *       "rod": {
+             *         "action": "medium",
+             *         "length_m": 2.745,
+             *         "title": "9 ft 5-weight",
+             *         "weight": 5
+             *       },
+             *       "water": {
+             *         "bed": "gravel",
+             *         "clarity": "clear",
+             *         "depth_m": 0.8,
+             *         "kind": "glide",
+             *         "pace_m_s": 0.4,
+             *         "rules": {
+             *           "barbless": false,
+             *           "lead_banned": false,
+             *           "wire_required": false
+             *         },
+             *         "snags": "open",
+             *         "temperature_c": 10
+             *       },
+             *       "wind": {
+             *         "bearing": "upstream",
+             *         "speed_m_s": 0
+             *       },
+             *       "wish": "drift on top"
+             *     }
+             */
+            situation: components["schemas"]["Situation"];
+            /**
+             * @example {
+             *       "part": "depth",
+             *       "text": "waist-deep"
+             *     }
+             */
+            say?: components["schemas"]["SentenceEdit"] | null;
+            /** @description tied on instead */
+            fly?: components["schemas"]["Fly"] | null;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
         };
         /**
          * DayServed
@@ -14305,6 +14429,250 @@ export interface operations {
             query?: never;
             header?: never;
             path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Situation"];
+                };
+            };
+            /** @description Malformed request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not logged in, or a phone that isn't paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request from another web page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Method not allowed; see Allow */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Wrong host name */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a hint */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Our fault */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    post_day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DayRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DayAnswer"];
+                };
+            };
+            /** @description Malformed request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not logged in, or a phone that isn't paired */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request from another web page */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Method not allowed; see Allow */
+            405: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request too large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not JSON */
+            415: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Wrong host name */
+            421: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Refused, with a hint */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Our fault */
+            500: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The database is unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description The disk is full */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    get_usual_day: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                kind: "dry" | "nymph" | "streamer" | "salt" | "teeth" | "tight line";
+            };
             cookie?: never;
         };
         requestBody?: never;

@@ -126,6 +126,9 @@ def _would_do(would: WouldDo, units: Units) -> str:
 
 def _fails(fails: Fails, units: Units) -> str:
     worst = fails.worst
+    if worst is None:
+        assert fails.lacks is not None
+        return f"the shelf lacks {wanted_words(fails.lacks, units)}"
     said = f"{score_title(worst)}: {score_figure(worst, units)}. {score_why(worst, units)}"
     if fails.bought:
         said = f"Even {_bought(fails.bought, units)}. {said}"

@@ -23,8 +23,9 @@ from nine_knots.core.domain.situation import (
     WIND_WORDS,
     Situation,
     TargetFish,
+    Wish,
 )
-from nine_knots.core.domain.tackle import FISH, Backing, OwnFish
+from nine_knots.core.domain.tackle import FISH, Backing, Fly, OwnFish
 
 NEAR = 0.12  # a figure within 12 % of a word is called by the word
 
@@ -130,6 +131,13 @@ def sentence_words_of(
         ),
         SentenceWord(part="outfit", before="with", text=outfit),
     )
+
+
+def changed_wish_words(fly: Fly, before: Wish, after: Wish) -> str:
+    """What changed with the fly; nothing where it is fished as before."""
+    if before == after:
+        return ""
+    return f"The {fly.title} can't {before}, so it is now to {after}."
 
 
 def apply_sentence_edit(situation: Situation, say: SentenceEdit, units: Units) -> Situation:

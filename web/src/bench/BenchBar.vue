@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import DoOrWhyNot from '@/widgets/DoOrWhyNot.vue'
+import NewLeaderMenu from './NewLeaderMenu.vue'
 import { useBench } from './useBench'
 import { useFiles } from './useFiles'
 
@@ -86,6 +87,7 @@ function picked(event: Event) {
     <button class="do" type="button" :aria-pressed="piecesShown" @click="emit('pieces')">
       {{ piecesShown ? 'Hide rows' : 'Show rows' }}
     </button>
+    <NewLeaderMenu />
     <el-dropdown trigger="click" @command="file">
       <button class="do" type="button">File ▾</button>
       <template #dropdown>

@@ -1,45 +1,80 @@
 <script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { answered, api } from '@/api/client'
 import { useStock } from '@/api/queries'
 import { useAnglers } from '@/settings/useAnglers'
+import { useSettings } from '@/settings/useSettings'
 import { attempt } from '@/shell/attempt'
+import SayOwned from '@/spools/SayOwned.vue'
+import NewLeaderFor from './NewLeaderFor.vue'
+import SituationSentence from './sentence/SituationSentence.vue'
+import StartLeaders from './StartLeaders.vue'
+import { useBench } from './useBench'
 
-/** Where to go while nothing lies on the bench. */
+/** Where every leader begins: what is owned, the day, and the leaders that suit it. */
 const anglers = useAnglers()
+const bench = useBench()
+const settings = useSettings()
 const { data: stock } = useStock()
+const ownsNothing = computed(() => stock.value?.length === 0)
+/** Whether lines that were typed are not understood yet. */
+const unread = ref(false)
+
+watch(ownsNothing, async (now, before) => {
+  if (before && !now) await bench.startOver(await answered(api.GET('/api/v1/day')))
+})
+
+const fromNothing = () =>
+  attempt(async () => {
+    if (!bench.situation) return
+    const body = { situation: bench.situation, units: settings.units }
+    const leader = await answered(api.POST('/api/v1/proposals/bare', { body }))
+    const { situation } = bench
+    await bench.openDesign({ title: 'New leader', notes: '', situation, leader })
+  })
 </script>
 
 <template>
-  <section class="place">
-    <h1>The bench is empty</h1>
-    <ul class="ways">
-      <li v-if="stock && !stock.length">
-        First enter what you own: <RouterLink to="/spools">type it under Spools</RouterLink>, one
-        item per line, or start with one of the starter shelves there.
-      </li>
-      <li>
-        <RouterLink to="/shelf">Ask the schools</RouterLink> for a leader from your spools, for a
-        typical day. You can change the day once it is here.
-      </li>
-      <li>
-        <RouterLink to="/find">Find one</RouterLink> by what it must do and what you would rather.
-      </li>
-      <li>Or <RouterLink to="/shelf">open one</RouterLink> that was saved.</li>
-      <li v-if="!anglers.here.some((item) => item.demo)">
-        Or
-        <button class="link" type="button" @click="attempt(anglers.toDemo)">look round</button> in
-        the demo: a made-up angler’s spools, leaders and days, separate from yours.
-      </li>
-    </ul>
-  </section>
+  <div class="place start">
+    <h1 v-if="ownsNothing">First, what do you own?</h1>
+    <h1 v-else class="unseen">New leader</h1>
+    <SayOwned v-if="ownsNothing || unread" :begins="!unread" @left="unread = $event" />
+    <template v-if="stock?.length">
+      <NewLeaderFor />
+      <SituationSentence />
+      <StartLeaders />
+    </template>
+    <p class="row ways">
+      <template v-if="stock && !ownsNothing">
+        <button v-if="bench.canUndo" class="do" type="button" @click="bench.undo">
+          Back to the leader before
+        </button>
+        <button class="do" type="button" @click="fromNothing">Build by hand</button>
+        <RouterLink to="/find">Find one by what it must do</RouterLink>
+        <RouterLink to="/shelf">Open a saved one</RouterLink>
+      </template>
+      <button
+        v-if="!anglers.here.some((item) => item.demo)"
+        class="link"
+        type="button"
+        @click="attempt(anglers.toDemo)"
+      >
+        Look round the demo first
+      </button>
+    </p>
+  </div>
 </template>
 
 <style scoped>
-.ways {
+.start {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 8px;
-  margin-top: 12px;
-  padding-left: 20px;
-  font-size: 16px;
+  gap: 16px;
+  align-content: start;
+}
+
+.ways {
+  flex-wrap: wrap;
+  gap: 8px 16px;
 }
 </style>

@@ -7,10 +7,14 @@ import {
   type Design,
   type Edit,
   type Evaluation,
+  type Fly,
+  type Schemas,
   type SentenceEdit,
+  type Situation,
 } from '@/api/client'
 import { plain } from '@/api/plain'
 import { inWords, ServerLost } from '@/api/problems'
+import { useAnglerStorage } from '@/settings/useAnglerStorage'
 import { useSettings } from '@/settings/useSettings'
 import { draftOfToday, LEADER_VERSION, type DamagedDraft } from './draft/bringUp'
 import { altered, surviving, tagOf, type Change } from './draft/change'
@@ -28,6 +32,10 @@ export const useBench = defineStore('bench', () => {
   const settings = useSettings()
   const design = shallowRef<Design | null>(null)
   const evaluation = shallowRef<Evaluation | null>(null)
+  /** The day that is at hand while no leader lies here. */
+  const bareDay = shallowRef<Schemas['DayAnswer'] | null>(null)
+  /** What changed with the last change, where that was not asked for. */
+  const note = ref('')
   const thread = ref('')
   const savedBy = shallowRef<Record<string, SavedAs>>({})
   const ghost = shallowRef<Design | null>(null)
@@ -43,6 +51,9 @@ export const useBench = defineStore('bench', () => {
 
   let draftId = ''
   let history: History<Entry> | null = null
+  /** Whether a new leader was begun: the one before comes back by undo. */
+  let cleared = false
+  let keptDay: { value: Situation | null } | null = null
   let dragFrom: Design | null = null
   /** How many have been opened: what is asked for by hand goes before what is opened at the start. */
   let opened = 0
@@ -54,12 +65,15 @@ export const useBench = defineStore('bench', () => {
     () => !saved.value || JSON.stringify(design.value) !== JSON.stringify(saved.value.design),
   )
 
+  const situation = computed(() => design.value?.situation ?? bareDay.value?.situation ?? null)
+  const sentence = computed(() => evaluation.value?.sentence ?? bareDay.value?.sentence ?? [])
+  const said = computed(() => evaluation.value?.said ?? bareDay.value?.said)
+
   /** Asks until the server answers; a refusal is passed on, a lost server is waited for. */
-  async function ask(part: Omit<BenchRequest, 'units'>) {
+  async function untilAnswered<T>(call: () => Promise<T>): Promise<T> {
     for (let wait = 250; ; wait = Math.min(LONGEST_WAIT_MS, wait * 2)) {
       try {
-        const body = { ...part, units: settings.units }
-        const answer = await answered(api.POST('/api/v1/bench', { body }))
+        const answer = await call()
         lost.value = false
         return answer
       } catch (error) {
@@ -72,9 +86,27 @@ export const useBench = defineStore('bench', () => {
   }
 
   async function show(part: Omit<BenchRequest, 'units'>) {
-    const answer = await ask(part)
+    const body = { ...part, units: settings.units }
+    const answer = await untilAnswered(() => answered(api.POST('/api/v1/bench', { body })))
     design.value = answer.design
     evaluation.value = answer.evaluation
+    note.value = answer.note ?? ''
+  }
+
+  async function showDay(part: Omit<Schemas['DayRequest'], 'units'>) {
+    const body = { ...part, units: settings.units }
+    bareDay.value = await untilAnswered(() => answered(api.POST('/api/v1/day', { body })))
+    note.value = bareDay.value.note ?? ''
+  }
+
+  /** A change to the day while no leader lies here. */
+  async function runOnDay(change: Change) {
+    const day = bareDay.value?.situation
+    if (!day) return
+    if (change.kind === 'say') await showDay({ situation: day, say: change.say })
+    if (change.kind === 'fly') await showDay({ situation: day, fly: change.fly })
+    if (change.kind === 'day') await showDay({ situation: altered(day, change.at, change.part) })
+    if (change.kind === 'read') await showDay({ situation: day })
   }
 
   async function commit(part: Omit<BenchRequest, 'units'>, change: Change) {
@@ -86,14 +118,21 @@ export const useBench = defineStore('bench', () => {
   }
 
   async function run(change: Change): Promise<void> {
-    const present = history?.present.design
-    if (change.kind === 'open') {
+    const present = cleared ? undefined : history?.present.design
+    if (change.kind === 'begin') {
+      await showDay({ situation: change.situation })
+      cleared = true
+      design.value = null
+      evaluation.value = null
+    } else if (change.kind === 'open') {
+      cleared = false
       thread.value = crypto.randomUUID()
       if (change.saved) savedBy.value = { ...savedBy.value, [thread.value]: change.saved }
       await commit({ design: change.design }, change)
     } else if (present && history) {
       if (change.kind === 'edit') await commit({ design: present, edit: change.edit }, change)
       if (change.kind === 'say') await commit({ design: present, say: change.say }, change)
+      if (change.kind === 'fly') await commit({ design: present, fly: change.fly }, change)
       if (change.kind === 'put') await commit({ design: { ...present, ...change.part } }, change)
       if (change.kind === 'day') {
         const situation = altered(present.situation, change.at, change.part)
@@ -103,6 +142,11 @@ export const useBench = defineStore('bench', () => {
       if (change.kind === 'redo' && history.canRedo) await go(history.redo())
       if (change.kind === 'read') await show({ design: present })
       await runDrag(change, present, history)
+    } else if (cleared && history && change.kind === 'undo') {
+      await show({ design: history.present.design })
+      cleared = false
+    } else {
+      await runOnDay(change)
     }
   }
 
@@ -130,8 +174,8 @@ export const useBench = defineStore('bench', () => {
 
   async function keep() {
     waitingCount.value = turns.unfinished.length
-    canUndo.value = history?.canUndo ?? false
-    canRedo.value = history?.canRedo ?? false
+    canUndo.value = cleared ? history !== null : (history?.canUndo ?? false)
+    canRedo.value = !cleared && (history?.canRedo ?? false)
     if (!draftId) return
     const head = {
       version: LEADER_VERSION,
@@ -217,11 +261,23 @@ export const useBench = defineStore('bench', () => {
   /** Restores this tab's draft of an angler's, or opens the leader that was saved last. */
   async function begin(anglerId: string, isAlone: boolean) {
     if (ready.value) return
+    keptDay = useAnglerStorage<Situation | null>('day', null)
     if (!(await restore(anglerId, isAlone))) {
       const shelf = await answered(api.GET('/api/v1/leaders'))
       if (shelf[0] && !opened) await openLeader(shelf[0].leader_id)
     }
+    if (!design.value) await showDayAtHand()
     ready.value = true
+  }
+
+  /** The day that was said last, or a usual one where there is none that can still be read. */
+  async function showDayAtHand() {
+    const usual = () => answered(api.GET('/api/v1/day'))
+    try {
+      await showDay({ situation: keptDay?.value ?? (await usual()) })
+    } catch {
+      await showDay({ situation: await usual() })
+    }
   }
 
   function noteSaved(link: SavedAs) {
@@ -236,12 +292,19 @@ export const useBench = defineStore('bench', () => {
 
   watch(
     () => settings.units,
-    () => design.value && attempt({ kind: 'read' }),
+    () => situation.value && attempt({ kind: 'read' }),
   )
+  watch(situation, (day) => {
+    if (keptDay && day) keptDay.value = plain(day)
+  })
 
   return {
     design,
     evaluation,
+    situation,
+    sentence,
+    said,
+    note,
     saved,
     ghost,
     lost,
@@ -263,6 +326,10 @@ export const useBench = defineStore('bench', () => {
     edit: (edit: Edit) => attempt({ kind: 'edit', edit }),
     tryEdit: (edit: Edit) => change({ kind: 'edit', edit }),
     say: (said: SentenceEdit) => change({ kind: 'say', say: said }),
+    /** Another fly, fished as it can be: what changes with it stands in the note. */
+    tieOn: (fly: Fly) => attempt({ kind: 'fly', fly }),
+    /** Clears the bench for a new leader on a day; what lay here comes back by undo. */
+    startOver: (day: Situation) => change({ kind: 'begin', situation: day }),
     put: (part: Partial<Design>) => attempt({ kind: 'put', part }),
     /** Changes a part of the day as it is when its turn comes: what was said before stays. */
     alter: (at: string[], part: object) => attempt({ kind: 'day', at, part }),

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import { answered, api, type Leader } from '@/api/client'
+import NewLeaderFor from '@/bench/NewLeaderFor.vue'
+import SituationSentence from '@/bench/sentence/SituationSentence.vue'
 import { useBench } from '@/bench/useBench'
 import { useSettings } from '@/settings/useSettings'
 import { attempt } from '@/shell/attempt'
@@ -14,11 +15,7 @@ import DoOrWhyNot from '@/widgets/DoOrWhyNot.vue'
 const bench = useBench()
 const settings = useSettings()
 const router = useRouter()
-const { situation, sentence, isUsual, notYet } = useDayAtHand()
-const forWhat = computed(
-  () =>
-    sentence.value || (isUsual.value ? 'For a typical day with your first rod, line and fly.' : ''),
-)
+const { situation, notYet } = useDayAtHand()
 
 async function putOnBench(leader: Leader, title: string) {
   if (!situation.value) return
@@ -37,7 +34,9 @@ const fromNothing = () =>
 
 <template>
   <div class="place">
-    <h1>Shelf</h1>
+    <h1 class="unseen">Shelf</h1>
+    <NewLeaderFor />
+    <SituationSentence class="schools__day" />
     <section class="schools" aria-labelledby="schools-title">
       <div class="row">
         <h2 id="schools-title">Which school today?</h2>
@@ -45,7 +44,7 @@ const fromNothing = () =>
         <DoOrWhyNot :why-not="notYet" @act="fromNothing">Build by hand</DoOrWhyNot>
       </div>
       <p class="quiet schools__day">
-        Each is built from the spools you own, cast with your stroke and fished. {{ forWhat }} The
+        Each is built from the spools you own, cast with your stroke and fished on this day. The
         marks are turnover, depth, drift, match, hold and length.
       </p>
       <TodayList :situation="situation" @bench="putOnBench" />

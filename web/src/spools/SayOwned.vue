@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useQuery } from '@tanstack/vue-query'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { answered, api, type Schemas } from '@/api/client'
 import { useAnswer } from '@/api/useAnswer'
 import { useIntent } from '@/api/useIntent'
@@ -12,9 +12,10 @@ defineProps<{
   /** Whether nothing is owned yet. */
   begins: boolean
 }>()
+const emit = defineEmits<{ left: [any: boolean] }>()
 const settings = useSettings()
 const text = ref('')
-const { refused, attempt } = useShelfForm(() => (text.value = ''))
+const { refused, attempt } = useShelfForm(() => (text.value = left.value))
 const done = ref('')
 const busy = ref(false)
 const once = useIntent()
@@ -33,6 +34,11 @@ const { answer: rows, refused: unread } = useAnswer(
 )
 const shown = computed(() => (text.value.trim() ? (rows.value ?? []) : []))
 const odd = computed(() => shown.value.filter((row) => !row.kind).length)
+const understood = computed(() => shown.value.length - odd.value)
+watch(text, (now) => now.trim() || emit('left', false))
+/** What is not understood stays in the box. */
+const left = ref('')
+const textOf = (rows: typeof shown.value) => rows.map((row) => row.text).join('\n')
 
 function begin(starter: Schemas['StarterShelf']) {
   done.value = ''
@@ -42,8 +48,11 @@ function begin(starter: Schemas['StarterShelf']) {
 async function keep() {
   done.value = ''
   busy.value = true
+  left.value = textOf(shown.value.filter((row) => !row.kind))
+  emit('left', left.value !== '')
   await attempt(async () => {
-    const body = { text: text.value, units: settings.units }
+    const owned = textOf(shown.value.filter((row) => row.kind))
+    const body = { text: owned, units: settings.units }
     const kept = await once(body, (header) =>
       answered(api.POST('/api/v1/owned', { params: { header }, body })),
     )
@@ -99,14 +108,15 @@ async function keep() {
     <p v-if="refused || unread" class="refusal" role="alert">{{ refused || unread }}</p>
     <p v-else-if="done" role="status">{{ done }}</p>
     <div class="row">
-      <button class="do do--main" type="submit" :disabled="busy || !shown.length || odd > 0">
-        Put on the shelf
+      <button class="do do--main" type="submit" :disabled="busy || !understood">
+        {{ odd && understood ? `Put ${understood} on the shelf` : 'Put on the shelf' }}
       </button>
       <span class="quiet" role="status">
         <template v-if="!text.trim()">Nothing typed yet.</template>
         <template v-else-if="odd"
-          >{{ odd }} {{ odd === 1 ? 'line is' : 'lines are' }} not understood: correct or take
-          {{ odd === 1 ? 'it' : 'them' }} out.</template
+          >{{ odd }} {{ odd === 1 ? 'line is' : 'lines are' }} not understood and
+          {{ odd === 1 ? 'stays' : 'stay' }} here until you correct or remove
+          {{ odd === 1 ? 'it' : 'them' }}.</template
         >
         <template v-else-if="shown.length"
           >All {{ shown.length }} understood. You can type assumed values into the line.</template

@@ -15,8 +15,9 @@ from nine_knots.core.domain.leader.editing import apply_edit
 from nine_knots.core.domain.leader.edits import Edit
 from nine_knots.core.domain.leader.own_knots import with_own_knots
 from nine_knots.core.domain.leader.workbench import Workbench
-from nine_knots.core.domain.situation import Situation, TargetFish, Water, Wind
-from nine_knots.core.domain.tackle import Fly, FlyLine, Rod
+from nine_knots.core.domain.situation import Situation
+from nine_knots.core.domain.tackle import Fly
+from nine_knots.core.domain.usual_days import DayKind, day_kind_of, suited_wish, usual_day
 from nine_knots.core.propose.bare import bare_leader
 from nine_knots.core.propose.shop import propose_or_buy
 from nine_knots.core.remedies.verdict import verdict_remedies_for
@@ -28,28 +29,60 @@ from nine_knots.words.proposal import cut_words, proposal_reasons
 from nine_knots.words.recipe import Recipe, recipe
 from nine_knots.words.remedies import RemedyReading, remedy_readings
 from nine_knots.words.rig import HungItem, items_on
-from nine_knots.words.sentence import SentenceEdit, apply_sentence_edit
+from nine_knots.words.sentence import (
+    SayPart,
+    SentenceEdit,
+    SentenceWord,
+    TypedFigure,
+    apply_sentence_edit,
+    changed_wish_words,
+    sentence_words_of,
+    typed_figures,
+)
 from nine_knots.words.shortages import ShortageReading, shortage_reading, wanted_words
 
 router = APIRouter(prefix="/api/v1", tags=["bench"], responses=RESPONSES)
 
 
 class BenchRequest(Form):
-    """A design to read, after at most one change to the leader and one to the sentence."""
+    """A design to read, after at most one change to the leader and one to the sentence; or with
+    another fly, which is then fished as it can be."""
 
     design: Design = Field(examples=[DESIGN])
     edit: Edit | None = Field(default=None, examples=[{"act": "split", "piece": 0}])
     say: SentenceEdit | None = Field(
         default=None, examples=[{"part": "depth", "text": "waist-deep"}]
     )
+    fly: Fly | None = Field(default=None, description="tied on instead")
     units: System = "imperial"
 
 
+class DayRequest(Form):
+    """A day, and at most one change to it."""
+
+    situation: Situation = Field(examples=[SITUATION])
+    say: SentenceEdit | None = Field(
+        default=None, examples=[{"part": "depth", "text": "waist-deep"}]
+    )
+    fly: Fly | None = Field(default=None, description="tied on instead")
+    units: System = "imperial"
+
+
+class DayAnswer(BaseModel):
+    """The day after the change, as a sentence, with its figures as they can be typed."""
+
+    situation: Situation
+    sentence: tuple[SentenceWord, ...]
+    said: dict[SayPart, TypedFigure]
+    note: str = ""
+
+
 class BenchAnswer(BaseModel):
-    """The design after the change, and its evaluation."""
+    """The design after the change, its evaluation, and what changed with the fly."""
 
     design: Design
     evaluation: Evaluation
+    note: str = ""
 
 
 class ProposalRequest(Form):
@@ -94,13 +127,15 @@ def post_bench(session: CurrentSession, asked: BenchRequest) -> BenchAnswer:
     if asked.say is not None:
         heard = apply_sentence_edit(design.situation, asked.say, units)
         design = design.model_copy(update={"situation": heard})
+    situation, note = _with_fly(design.situation, asked.fly)
+    design = design.model_copy(update={"situation": situation})
     if asked.edit is not None:
         workbench = Workbench(stock=angler.stock, fly=design.situation.fly, units=units)
         design = design.model_copy(
             update={"leader": apply_edit(design.leader, asked.edit, workbench)}
         )
     evaluation = evaluate(design, angler.titles, units, angler.tyer)
-    return BenchAnswer(design=design, evaluation=evaluation)
+    return BenchAnswer(design=design, evaluation=evaluation, note=note)
 
 
 class BenchRemedyRequest(Form):
@@ -168,16 +203,36 @@ def post_bare_leader(session: CurrentSession, asked: BareLeaderRequest) -> Leade
     return bare_leader(asked.situation, angler.stock, angler.units)
 
 
+@router.post("/day", summary="Edit a day")
+def post_day(session: CurrentSession, asked: DayRequest) -> DayAnswer:
+    """Apply the change; nothing is stored."""
+    units = session.angler(asked.units).units
+    day = asked.situation
+    if asked.say is not None:
+        day = apply_sentence_edit(day, asked.say, units)
+    day, note = _with_fly(day, asked.fly)
+    said = typed_figures(day, units)
+    return DayAnswer(situation=day, sentence=sentence_words_of(day, said), said=said, note=note)
+
+
+def _with_fly(day: Situation, fly: Fly | None) -> tuple[Situation, str]:
+    """The day with another fly, fished as that can be, and what is said of it."""
+    if fly is None:
+        return day, ""
+    wish = suited_wish(fly, day.wish, day.water)
+    return day.evolve(fly=fly, wish=wish), changed_wish_words(fly, day.wish, wish)
+
+
+@router.get("/day/{kind}", summary="Show a typical day of a kind")
+def get_usual_day(session: CurrentSession, kind: DayKind) -> Situation:
+    """Filled in with the rod, line and fly of the kit that suit it, or with common ones."""
+    kit = session.read(read_kit)
+    return usual_day(kind, kit.rods, kit.lines, kit.flies)
+
+
 @router.get("/day", summary="Show the default day")
 def get_day(session: CurrentSession) -> Situation:
-    """The usual day with the first rod, line and fly of the kit, or with common ones."""
+    """A usual day with the first fly of the kit, and the rod and line that go with it, or with
+    common ones."""
     kit = session.read(read_kit)
-    return Situation(
-        water=Water(),
-        wind=Wind(),
-        quarry=TargetFish(),
-        fly=next(iter(kit.flies), Fly(title="Dry fly 14", kind="dry", hook=14)),
-        rod=next(iter(kit.rods), Rod(title="9 ft 5-weight", length_m=2.745, weight=5)),
-        line=next(iter(kit.lines), FlyLine(title="5-weight floating line", weight=5)),
-        wish="drift on top",
-    )
+    return usual_day(day_kind_of(kit.flies), kit.rods, kit.lines, kit.flies)

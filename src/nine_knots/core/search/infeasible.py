@@ -9,7 +9,7 @@ from nine_knots.core.base.units.factors import FOOT_M
 from nine_knots.core.domain.label_sizes import sold_label_n, usual_label_n
 from nine_knots.core.domain.need import need_of
 from nine_knots.core.domain.situation import Situation
-from nine_knots.core.domain.strand import Packet, Spool, Strand, packets_of, spools_of
+from nine_knots.core.domain.strand import Packet, Spool, packets_of, spools_of
 from nine_knots.core.propose.spools import SPARE_M
 from nine_knots.core.search.demands import Demands
 
@@ -78,7 +78,12 @@ def _found(day: Situation, angler: Angler, demands: Demands) -> Iterator[Infeasi
     breaks_n, title = _strongest(spools, tapers)
     if breaks_n < need_n:
         yield TooWeak(title, breaks_n, need_n)
-    if not any(_lasts(item, day) for item in (*spools, *tapers)):
+    ends = [lasts_in_mouth(spool.strand, spool.strand.diameter_m, day) for spool in spools]
+    ends += [
+        lasts_in_mouth(packet.strand, packet.strand.profile.tip_diameter_m, day)
+        for packet in tapers
+    ]
+    if not any(ends):
         yield NoBite(sold_label_n(usual_label_n(lasting_m(day)), at_least=True))
     allowed = day.water.rules.most_flies
     if demands.flies is not None and allowed is not None and demands.flies > allowed:
@@ -90,12 +95,6 @@ def _found(day: Situation, angler: Angler, demands: Demands) -> Iterator[Infeasi
     owned_m += max((packet.strand.profile.length_m for packet in tapers), default=0.0)
     if low is not None and low > owned_m:
         yield TooLong(low, owned_m)
-
-
-def _lasts(item: Spool | Packet, day: Situation) -> bool:
-    strand = item.strand
-    tip_m = strand.diameter_m if isinstance(strand, Strand) else strand.profile.tip_diameter_m
-    return lasts_in_mouth(strand, tip_m, day)
 
 
 def _strongest(spools: list[Spool], tapers: list[Packet]) -> tuple[float, str]:

@@ -74,9 +74,9 @@ class WouldDo:
 @dataclass(frozen=True, slots=True)
 class Fails:
     """What is worst of it, even with what would have to be bought; what the shelf lacks, where that
-    is the reason."""
+    is the reason, or all of it: what stands in for it makes another leader."""
 
-    worst: Score
+    worst: Score | None
     bought: tuple[Wanted, ...] = ()
     lacks: Wanted | None = None
 
@@ -168,6 +168,8 @@ def school_today(
             design, measures = with_it
         elif missing.far and bench.bought is not None:
             return bought_instead(*bench.bought)
+        elif missing.far:
+            return came_out(Fails(None, lacks=missing.wanted), design, measures)
         return came_out(WouldDo(missing=missing), design, measures)
     if not wrong:
         length = unusual_length(made.leader.length_m, day)

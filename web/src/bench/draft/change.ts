@@ -1,4 +1,4 @@
-import type { Design, Edit, SentenceEdit } from '@/api/client'
+import type { Design, Edit, Fly, SentenceEdit, Situation } from '@/api/client'
 import type { SavedAs } from './keep'
 
 /** Everything that can happen to the design on the bench, as plain data that can wait and be kept. */
@@ -7,6 +7,8 @@ export type Change =
   | { kind: 'say'; say: SentenceEdit }
   | { kind: 'put'; part: Partial<Design> }
   | { kind: 'day'; at: string[]; part: object }
+  | { kind: 'fly'; fly: Fly }
+  | { kind: 'begin'; situation: Situation }
   | { kind: 'open'; design: Design; saved: SavedAs | null }
   | { kind: 'preview'; edit: Edit }
   | { kind: 'settle' }

@@ -16,7 +16,7 @@ function set(part: Partial<NonNullable<typeof backing.value>>) {
 <template>
   <TypedField
     label="Backing behind the line: strength, length"
-    :model-value="bench.evaluation?.said?.backing?.figure ?? ''"
+    :model-value="bench.said?.backing?.figure ?? ''"
     :take="(text) => bench.say({ part: 'backing', text })"
     hint="20 lb, 100 yd"
   />

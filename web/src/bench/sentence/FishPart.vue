@@ -5,7 +5,7 @@ import TypedField from '@/widgets/TypedField.vue'
 import { plainChips, useDay } from './useDay'
 
 const { bench, catalogue, day, change, changeWithin } = useDay()
-const said = computed(() => bench.evaluation?.said)
+const said = computed(() => bench.said)
 const kinds = computed(() => [
   ...(catalogue.value?.fish ?? []).map(({ key, title }) => ({ value: key, words: title })),
   { value: 'other', words: 'another fish …' },

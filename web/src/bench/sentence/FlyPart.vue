@@ -6,7 +6,7 @@ import FlyFigures from './FlyFigures.vue'
 import NewFly from './NewFly.vue'
 import { useDay } from './useDay'
 
-const { day, replace } = useDay()
+const { bench, day } = useDay()
 const { data: kit } = useKit()
 const flies = computed(() =>
   (kit.value?.flies ?? []).map(({ title: t }) => ({ value: t, words: t })),
@@ -14,7 +14,7 @@ const flies = computed(() =>
 
 function choose(title: string) {
   const fly = kit.value?.flies.find((fly) => fly.title === title)
-  if (fly) replace('fly', fly)
+  if (fly) bench.tieOn(fly)
 }
 </script>
 
@@ -26,5 +26,5 @@ function choose(title: string) {
     @update:model-value="choose"
   />
   <FlyFigures :fly="day.fly" />
-  <NewFly @made="(fly) => replace('fly', fly)" />
+  <NewFly @made="bench.tieOn" />
 </template>

@@ -46,7 +46,7 @@ const ticked = (event: Event) => (event.target as HTMLInputElement).checked
       <TypedField
         label="Least distance between flies"
         hint="no rule"
-        :model-value="bench.evaluation?.said['flies apart']?.figure ?? ''"
+        :model-value="bench.said?.['flies apart']?.figure ?? ''"
         :take="(text) => bench.say({ part: 'flies apart', text })"
       />
       <p class="quiet">Rules differ by place and change: ask the local authority.</p>

@@ -14,7 +14,7 @@ const props = defineProps<{
   hint: string
 }>()
 const { bench, catalogue } = useDay()
-const said = computed(() => bench.evaluation?.said[props.part])
+const said = computed(() => bench.said?.[props.part])
 const chips = computed(() =>
   ((catalogue.value as Catalogue | undefined)?.[props.choices] ?? []).map((item) => ({
     value: item.key,

@@ -10,7 +10,7 @@ import WaterPart from './WaterPart.vue'
 import WindPart from './WindPart.vue'
 import WishPart from './WishPart.vue'
 
-/** The day on the bench as a sentence. */
+/** The day at hand as a sentence, the same in every place. */
 const bench = useBench()
 const editors: Record<string, { title: string; editor: Component }> = {
   water: { title: 'The water', editor: WaterPart },
@@ -27,12 +27,11 @@ const titles = Object.fromEntries(
 </script>
 
 <template>
-  <SaySentence
-    v-if="bench.evaluation"
-    v-slot="{ part }"
-    :phrases="bench.evaluation.sentence"
-    :titles="titles"
-  >
-    <component :is="editors[part]?.editor" />
-  </SaySentence>
+  <div v-if="bench.sentence.length">
+    <SaySentence v-slot="{ part }" :phrases="bench.sentence" :titles="titles">
+      <component :is="editors[part]?.editor" />
+    </SaySentence>
+    <p v-if="bench.note" class="quiet" role="status">{{ bench.note }}</p>
+    <p v-if="!bench.design && bench.refusal" class="refusal" role="alert">{{ bench.refusal }}</p>
+  </div>
 </template>

@@ -42,7 +42,7 @@ const { bench, catalogue, day, change } = useDay()
   />
   <TypedField
     label="Temperature"
-    :model-value="bench.evaluation?.said.temperature?.figure ?? ''"
+    :model-value="bench.said?.temperature?.figure ?? ''"
     :take="(text) => bench.say({ part: 'temperature', text })"
   />
   <RulesPart />

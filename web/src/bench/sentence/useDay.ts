@@ -13,7 +13,7 @@ export function plainChips<T extends string>(words: readonly T[] | undefined): C
 export function useDay() {
   const bench = useBench()
   const { data: catalogue } = useCatalogue()
-  const day = computed(() => bench.design?.situation as Situation)
+  const day = computed(() => bench.situation as Situation)
 
   function change<K extends keyof Situation>(key: K, part: Partial<Situation[K]>) {
     bench.alter([key], part as object)

@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { answered, api, type Schemas } from '@/api/client'
+import { useAnswer } from '@/api/useAnswer'
+import { longestOf } from '@/drawing/side'
+import { useSettings } from '@/settings/useSettings'
+import { attempt } from '@/shell/attempt'
+import CordMarks from '@/widgets/CordMarks.vue'
+import MiniStrip from '@/widgets/MiniStrip.vue'
+import { overhead, useCast } from './air/useCast'
+import { useBench } from './useBench'
+
+type Card = Schemas['TodayCard']
+
+/** The three leaders that suit the day at hand best; one click puts one on the bench. */
+const MOST = 3
+const QUIET_MS = 200
+const bench = useBench()
+const cast = useCast()
+const settings = useSettings()
+const asker = `start-${crypto.randomUUID().slice(0, 8)}`
+const { answer: today, refused } = useAnswer(
+  () =>
+    bench.situation && {
+      bench: asker,
+      situation: bench.situation,
+      stroke: overhead(cast.stroke),
+      units: settings.units,
+    },
+  (body, { signal }) => answered(api.POST('/api/v1/today', { body, signal })),
+  { quiet: QUIET_MS, keep: true },
+)
+const suiting = computed(() =>
+  (today.value?.cards ?? []).filter(
+    (card) => card.leader && card.group !== 'not for this' && !card.buys.length,
+  ),
+)
+const shown = computed(() => suiting.value.slice(0, MOST))
+const others = computed(() => suiting.value.length - shown.value.length)
+const longest = computed(() => longestOf(shown.value))
+const nearest = computed(() => today.value?.cards.find((card) => card.leader))
+
+const put = ({ leader, title }: Card) =>
+  attempt(async () => {
+    if (!leader || !bench.situation) return
+    await bench.openDesign({ title, notes: '', situation: bench.situation, leader })
+  })
+</script>
+
+<template>
+  <section aria-labelledby="start-leaders">
+    <h2 id="start-leaders">Leaders from your spools that suit this day</h2>
+    <p v-if="refused" class="refusal" role="alert">{{ refused }}</p>
+    <p v-else-if="!today" class="quiet" role="status">
+      Building every school from your spools, casting it and fishing it …
+    </p>
+    <ol v-else-if="shown.length" class="leaders">
+      <li v-for="card in shown" :key="card.key">
+        <button
+          type="button"
+          class="leader"
+          :aria-label="`Put ${card.title} on the bench`"
+          @click="put(card)"
+        >
+          <span class="row leader__head">
+            <strong>{{ card.title }}</strong>
+            <span class="figure quiet">{{ card.facts }}</span>
+            <span class="grow" />
+            <CordMarks :measures="card.measures" />
+          </span>
+          <MiniStrip :outline="card.outline" :hung="card.hung" :longest-m="longest" />
+          <span class="leader__words">{{ card.words }}</span>
+        </button>
+      </li>
+    </ol>
+    <p v-else role="status">
+      None of the schools makes a leader for this day from your spools.
+      <template v-if="nearest">Nearest is {{ nearest.title }}: {{ nearest.words }}</template>
+    </p>
+    <p v-if="today" class="quiet">
+      <template v-if="today.buy">{{ today.buy }}</template>
+      <RouterLink to="/shelf">{{
+        others > 0 ? `${others} more, and why the others don’t suit` : 'All schools, and why'
+      }}</RouterLink>.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.leaders {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 10px;
+  max-width: 980px;
+  margin: 10px 0;
+  padding: 0;
+  list-style: none;
+}
+
+.leader {
+  display: block;
+  width: 100%;
+  padding: 10px 14px;
+  border: 1px solid var(--hair-strong);
+  border-left: 3px solid var(--act);
+  border-radius: var(--radius);
+  background: var(--raised);
+  color: var(--ink);
+  text-align: left;
+  cursor: pointer;
+}
+
+.leader:hover {
+  background: var(--act-soft);
+}
+
+.leader__head {
+  flex-wrap: wrap;
+}
+
+.leader__words {
+  color: var(--ink-2);
+}
+</style>
