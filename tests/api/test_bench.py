@@ -103,7 +103,7 @@ def test_a_leader_from_nothing_is_one_butt(client):
 def test_the_catalogue_names_every_choice_in_the_anglers_units(client):
     inches = client.get("/api/v1/catalogue").json()
     metric = client.get("/api/v1/catalogue", params={"units": "metric"}).json()
-    assert len(inches["schools"]) == 24
+    assert len(inches["schools"]) == 25
     assert {"line", "loop", "between", "eye"} == set(inches["knots"])
     assert inches["depths"][1]["note"].endswith(" in")
     assert metric["depths"][1]["note"].endswith(" cm")
@@ -122,3 +122,20 @@ def test_what_i_always_tie_is_used_by_every_school_and_everywhere_on_a_leader(cl
     assert (wrong.status_code, "not tied there" in wrong.text) == (422, True)
     client.put("/api/v1/angler/knots", json={})
     assert client.get("/api/v1/angler/knots").json()["fly"] is None
+
+
+def test_a_day_is_said_without_a_leader_and_its_presentation_follows_the_fly(client):
+    day = client.get("/api/v1/day/nymph").json()
+    assert (day["fly"]["kind"], day["wish"]) == ("nymph", "drift deep")
+    body = {"situation": day, "say": {"part": "depth", "text": "waist-deep"}}
+    said = client.post("/api/v1/day", json=body).json()
+    assert said["situation"]["water"]["depth_m"] == 1.0
+    assert said["said"]["depth"]["word"] == "waist-deep"
+    flies = client.get("/api/v1/kit").json()["flies"]
+    dry = next(fly for fly in flies if fly["kind"] == "dry")
+    tied = client.post("/api/v1/day", json={"situation": said["situation"], "fly": dry}).json()
+    assert tied["situation"]["wish"] == "drift on top"
+    assert tied["note"] == f"The {dry['title']} can't drift deep, so it is now to drift on top."
+    assert client.get("/api/v1/day/whale").status_code == 422
+    wrong = {"situation": day, "say": {"part": "depth", "text": "deep-ish"}}
+    assert client.post("/api/v1/day", json=wrong).json()["where"] == "depth"

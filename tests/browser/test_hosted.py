@@ -58,7 +58,7 @@ def join_by_password(page: Page, site: Hosted, invitation: str, name: str) -> No
         10
     )
     page.get_by_role("button", name="I have them: begin").click()
-    expect(page.get_by_role("heading", name="The bench is empty")).to_be_visible()
+    expect(page.get_by_role("heading", name="First, what do you own?")).to_be_visible()
 
 
 def test_joining_by_a_passkey_and_coming_in_by_passkey_password_and_code(page, site, keeper):
@@ -81,7 +81,7 @@ def test_joining_by_a_passkey_and_coming_in_by_passkey_password_and_code(page, s
     expect(page.get_by_role("button", name="Log in with a passkey")).to_be_visible()
     assert serious(page) == []
     page.get_by_role("button", name="Log in with a passkey").click()
-    expect(page.get_by_role("heading", name="The bench is empty")).to_be_visible()
+    expect(page.get_by_role("heading", name="First, what do you own?")).to_be_visible()
 
     page.get_by_role("button", name="Log out").click()
     page.get_by_label("Name").first.fill("runa")
@@ -90,14 +90,14 @@ def test_joining_by_a_passkey_and_coming_in_by_passkey_password_and_code(page, s
     expect(page.get_by_role("alert")).to_contain_text("Wrong name or")
     page.get_by_label("Password", exact=True).fill(PASSWORD)
     page.keyboard.press("Enter")
-    expect(page.get_by_role("heading", name="The bench is empty")).to_be_visible()
+    expect(page.get_by_role("heading", name="First, what do you own?")).to_be_visible()
 
     page.get_by_role("button", name="Log out").click()
     page.get_by_text("I have lost both").click()
     page.get_by_label("Name").last.fill("Runa")
     page.get_by_label("Recovery code").fill(code.lower())
     page.keyboard.press("Enter")
-    expect(page.get_by_role("heading", name="The bench is empty")).to_be_visible()
+    expect(page.get_by_role("heading", name="First, what do you own?")).to_be_visible()
     page.goto(f"{site.site}/account/logins")
     expect(page.get_by_text("refused, password")).to_be_visible()
     expect(page.get_by_text("127.0.0.0/24").first).to_be_visible()
@@ -105,7 +105,7 @@ def test_joining_by_a_passkey_and_coming_in_by_passkey_password_and_code(page, s
 
 def test_a_leader_is_given_to_a_group_read_and_taken_back(page, site, keeper):
     join_by_password(page, site, invite(keeper), "Torv")
-    page.get_by_role("button", name="look round").click()
+    page.get_by_role("button", name="Look round the demo first").click()
     expect(page.get_by_role("button", name="Demo")).to_be_visible(timeout=30_000)
     page.get_by_role("link", name="Shared").click()
     page.get_by_role("link", name="Groups").click()

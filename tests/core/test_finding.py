@@ -177,7 +177,8 @@ def test_where_nothing_serves_one_demand_less_does_as_it_is_said():
 
 def test_what_no_search_could_meet_is_told_before_one():
     shark = day(quarry=TargetFish(kind="shark", mass_kg=400.0))
-    (weak,) = impossible(shark, Angler(stock=(spool(9),)), Demands())
+    weak, cut = impossible(shark, Angler(stock=(spool(9),)), Demands())
+    assert "buy wire, or mono of 60 lb or more" in cut
     assert "400" not in weak
     assert "your strongest, nylon-stiff-90, breaks at" in weak
     (nothing,) = impossible(day(), Angler(), Demands())

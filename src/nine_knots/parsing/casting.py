@@ -3,25 +3,28 @@
 from typing import Literal
 
 from nine_knots.core.base.errors import Unreadable
-from nine_knots.core.base.units import Units, parse_length, parse_mass
+from nine_knots.core.base.units import Units, parse_diameter, parse_length, parse_mass
 from nine_knots.core.domain.tackle import FlyLine, Rod
 from nine_knots.core.domain.tackle.line import Sinking
 from nine_knots.parsing.parsed import Parsed, Words
 from nine_knots.parsing.scan import NUMBER, Scan
-from nine_knots.parsing.strands import LONG
+from nine_knots.parsing.strands import ACROSS, LONG
 
 WEIGHT = r"#?(\d{1,2})[\s-]?(?:wt|weight)"
 ACTIONS: dict[str, Literal["soft", "medium", "fast"]] = {
     "soft": "soft",
     "slow": "soft",
     "medium": "medium",
+    "medium-fast": "medium",
     "fast": "fast",
     "stiff": "fast",
 }
 LINE_WORDS = (
     r"floating|floater|floats|intermediate|sink(?:s|ing|er|[\s-]?\d)?|line|head|loop|bare|"
-    r"sink[\s-]tip"
+    r"sink[\s-]tip|weight[\s-]forward|double[\s-]taper|shooting|level|(?:type|class)[\s-]?\d"
 )
+TIP = "10 ft"  # of a sinking tip of which no length is said [P]
+LEVEL_M = 0.55e-3  # of a level nymph line of which no diameter is said [P]
 TIPS: dict[str, Literal["loop", "bare"]] = {
     "loop": "loop",
     "looped": "loop",
@@ -51,6 +54,8 @@ def parse_rod(scan: Scan, units: Units) -> Parsed:
         )
     length_m = parse_length(long, units.system)
     action = scan.word(ACTIONS)
+    scan.take(r"\d[\s-]?(?:pieces?|pcs?)|(?:two|double|single)[\s-]handed|switch|rod")
+    scan.take(r"(?:two|double|single)[\s-]handed|switch")
     words.tell(units.length(length_m).text, said=True)
     words.tell(f"{weight}-weight", said=True)
     words.tell(action or "medium", said=action is not None)
@@ -64,7 +69,13 @@ def parse_line(scan: Scan, units: Units) -> Parsed:
     words = Words()
     weight = _weight(scan)
     sink_tip = scan.take(rf"{LONG}\s*(?:sink[\s-]?tip|tip)")
+    tip_said = sink_tip is not None
+    if sink_tip is None and scan.take(r"sink[\s-]?tip") is not None:
+        sink_tip = TIP
     sinking = _sinking(scan)
+    for kind_of_line in (r"weight[\s-]forward|double[\s-]taper|long[\s-]belly", "shooting"):
+        scan.take(kind_of_line)  # how the belly is shaped moves nothing here
+    level_m = _level_m(scan, units)
     heavy, taper, tip = scan.word(HEAVY), scan.word(TAPERS), scan.word(TIPS)
     mass = scan.take(rf"((?:{NUMBER})\s*(?:g|gr|grains))")
     long = scan.take(LONG) if mass else None
@@ -75,7 +86,8 @@ def parse_line(scan: Scan, units: Units) -> Parsed:
         )
     words.tell(f"{weight}-weight", said=True)
     if sink_tip:
-        words.tell(f"{units.length(parse_length(sink_tip, units.system)).text} of it sinks", True)
+        of_it = units.length(parse_length(sink_tip, units.system)).text
+        words.tell(f"{of_it} of it sinks", tip_said)
         sinking = None if sinking == "floating" else sinking
     kind: Sinking = sinking or ("sink-3" if sink_tip else "floating")
     words.tell(_sinks(kind), said=sinking is not None)
@@ -85,6 +97,9 @@ def parse_line(scan: Scan, units: Units) -> Parsed:
     words.tell("a loop at its tip" if tip != "bare" else "bare tip", said=tip is not None)
     if mass and long:
         words.tell(f"a head of {mass}, {long}", said=True)
+    if level_m is not None:
+        words.tell(f"level, {units.diameter(level_m).text}", said=level_m != LEVEL_M)
+    scan.take("head")
     scan.ends("a line", "8 wt floating, loop")
     line = FlyLine(
         title=scan.title or _line_title(weight, kind, bool(sink_tip)),
@@ -94,10 +109,20 @@ def parse_line(scan: Scan, units: Units) -> Parsed:
         front_taper=taper or "standard",
         tip=tip or "loop",
         sink_tip_m=parse_length(sink_tip, units.system) if sink_tip else None,
+        level_m=level_m,
         head_kg=parse_mass(mass, bare="g") if mass else None,
         head_m=parse_length(long, units.system) if long else None,
     )
     return words.of(line)
+
+
+def _level_m(scan: Scan, units: Units) -> float | None:
+    """The diameter of a level line in m; None of a line that tapers."""
+    if scan.take(r"level") is None:
+        return None
+    scan.take(r"nymph(?:ing)?")
+    across = scan.take(ACROSS)
+    return parse_diameter(across, units.system) if across else LEVEL_M
 
 
 def _line_title(weight: int, kind: Sinking, sink_tip: bool) -> str:
@@ -121,7 +146,7 @@ def _weight(scan: Scan) -> int:
 
 
 def _sinking(scan: Scan) -> Sinking | None:
-    rate = scan.take(r"(?:sink(?:s|ing)?[\s-]*)(\d)(?:\s*(?:in/s|ips))?")
+    rate = scan.take(r"(?:sink(?:s|ing)?|type|class)[\s-]*(\d)(?:\s*(?:in/s|ips))?")
     if rate is not None:
         if not 1 <= int(rate) <= 7:
             raise Unreadable(

@@ -14,20 +14,44 @@ KINDS: dict[str, FlyKind] = {
     "dry": "dry",
     "dry fly": "dry",
     "sedge": "dry",
+    "parachute": "dry",
+    "mayfly": "dry",
+    "spinner": "dry",
+    "caddis": "dry",
+    "ant": "dry",
     "midge": "midge",
     "foam": "foam",
     "beetle": "foam",
     "hopper": "foam",
+    "popper": "foam",
+    "gurgler": "foam",
     "emerger": "emerger",
+    "cdc": "emerger",
     "nymph": "nymph",
+    "pheasant tail": "nymph",
+    "hare's ear": "nymph",
+    "caddis larva": "nymph",
+    "caddis pupa": "nymph",
+    "larva": "nymph",
+    "pupa": "nymph",
+    "stonefly": "nymph",
+    "scud": "nymph",
+    "egg": "nymph",
     "wet": "wet",
     "wet fly": "wet",
     "spider": "wet",
     "soft hackle": "wet",
+    "hairwing": "wet",
     "streamer": "streamer",
     "minnow": "streamer",
     "leech": "streamer",
     "shrimp": "streamer",
+    "crab": "streamer",
+    "squid": "streamer",
+    "bugger": "streamer",
+    "deceiver": "streamer",
+    "half-and-half": "streamer",
+    "intruder": "streamer",
     "baitfish": "streamer",
     "predator": "predator",
     "pike fly": "predator",
@@ -47,13 +71,14 @@ HEADS: dict[str, Head] = {
 HOOK = r"(?:size|no\.?|hook|#)\s*(\d{1,2}(?:/0)?)|(\d{1,2}/0)"
 USUAL_BEAD_MM = ((10, 3.8), (12, 3.3), (14, 2.8), (16, 2.5), (26, 2.0))
 PLAIN = {*get_args(FlyKind), *BULKS, "barbless", "tube", "trailing", "hook", "fly", "cone", "eyes"}
+PLAIN |= {"unweighted", "weighted"}
 DRESSINGS: dict[str, Dressing] = {
     "sheds": "sheds",
     "sheds water": "sheds",
     "soaks": "soaks",
     "soaks water": "soaks",
 }
-SHEDS = ("baitfish",)
+SHEDS = ("baitfish", "deceiver", "half-and-half")
 
 
 def is_fly(scan: Scan) -> bool:

@@ -10,7 +10,7 @@ LONGEST = 160
 NUMBER = r"\d*[.,]?\d+(?:\s*[¼½¾⅓⅔]|\s\d/\d)?|[¼½¾]|\d/\d"
 _IDLE_TEXT = """
 a an the of on in with and at about spool spools piece tippet material left for my it is to fly
-line rod leader leaders wt
+line rod leader leaders wt class bite shock
 """
 IDLE = frozenset(_IDLE_TEXT.split())
 """Words that say nothing more of a thing whose kind is known."""

@@ -44,7 +44,13 @@ MATERIAL_WORDS: dict[str, MaterialKey] = {
     "stranded wire": "wire-soft",
     "knottable wire": "wire-soft",
 }
-SIGHTERS = {"sighter": True, "coloured": True, "two-colour": True, "bright": True}
+SIGHTERS = dict.fromkeys(
+    (
+        *("sighter", "coloured", "colored", "two-colour", "two-color", "bicolour", "bicolor"),
+        *("bicolour sighter", "bicolor sighter", "coloured sighter", "hi-vis", "bright"),
+    ),
+    True,
+)
 
 
 def parse_spool(scan: Scan, units: Units) -> Parsed:
@@ -100,7 +106,10 @@ def parse_packet(scan: Scan, units: Units) -> Parsed:
     words = Words()
     named = scan.take(TAPERS) is not None
     long, count = scan.take(LONG), scan.take(r"(\d+)\s*(?:left|of them|pcs|pieces)|x\s?(\d+)")
-    across_m = _across_m(scan, units)
+    across_m, load = _across_m(scan, units), scan.take(LOAD)
+    label_n = parse_load(load, units.system) if load else None
+    if across_m is None and label_n is not None:
+        across_m = labelled_diameter_m(label_n, "nylon-medium")
     if long is None or across_m is None:
         raise Unreadable(
             f"“{scan.text}” is not a bought taper: its length or tip is missing.",
@@ -108,7 +117,6 @@ def parse_packet(scan: Scan, units: Units) -> Parsed:
         )
     length_m = parse_length(_in_short(long), units.system)
     profile = bought_profile(length_m, across_m)
-    load = scan.take(LOAD)
     material, said = _material(scan, None)
     words.tell(f"{units.length(length_m).text}, tip {units.tippet(across_m).text}", said=True)
     words.tell("a bought taper", named)
@@ -120,7 +128,7 @@ def parse_packet(scan: Scan, units: Units) -> Parsed:
     strand = TaperedStrand(
         material=material,
         profile=profile,
-        strength_n=parse_load(load, units.system) if load else None,
+        strength_n=label_n,
         estimated=True,
         spool_id=NEW,
     )

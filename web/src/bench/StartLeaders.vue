@@ -75,13 +75,15 @@ const put = ({ leader, title }: Card) =>
     </ol>
     <p v-else role="status">
       None of the schools makes a leader for this day from your spools.
-      <template v-if="nearest">Nearest is {{ nearest.title }}: {{ nearest.words }}</template>
+      <template v-if="!today.buy && nearest">
+        Nearest is {{ nearest.title }}: {{ nearest.words }}
+      </template>
+      {{ today.buy }}
     </p>
-    <p v-if="today" class="quiet">
-      <template v-if="today.buy">{{ today.buy }}</template>
+    <p v-if="today">
       <RouterLink to="/shelf">{{
         others > 0 ? `${others} more, and why the others don’t suit` : 'All schools, and why'
-      }}</RouterLink>.
+      }}</RouterLink>
     </p>
   </section>
 </template>

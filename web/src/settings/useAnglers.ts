@@ -38,10 +38,7 @@ export const useAnglers = defineStore('anglers', () => {
   }
   const toDemo = () => turn(answered(api.POST('/api/v1/anglers/demo')))
   const begin = (name: string) =>
-    turn(
-      answered(api.POST('/api/v1/anglers', { body: { name: name.trim() || 'My own' } })),
-      '/spools',
-    )
+    turn(answered(api.POST('/api/v1/anglers', { body: { name: name.trim() || 'My own' } })), '/')
 
   channel.onmessage = () => location.assign('/')
   return { here, front, open, begun, isFirst, load, to, toDemo, begin, setCode }

@@ -33,7 +33,7 @@ ENOUGH, PLENTY = 1.0, 6.0  # 5 % low value over need: less breaks, more is stout
 GOOD_LINE_STEP, GOOD_INNER_STEP = 1.6, 0.5
 # Mono that a rasping mouth does not wear through: 40 lb fluorocarbon for fish of up to so many kg,
 # 60 lb for the largest; and what teeth that cut do not bite through, 60 lb [P].
-UNWORN_M, UNWORN_KG, UNBITTEN_M = (22.8 * THOU_M, 29.0 * THOU_M), (10.0, 30.0), 28.0 * THOU_M
+UNWORN_M, UNWORN_KG, UNBITTEN_M = (22.8 * THOU_M, 29.0 * THOU_M), (10.0, 30.0), 29.0 * THOU_M
 # Thousandths finer than a fly asks for, beyond which it spins the tippet and snaps it [P]: foam 10
 # on 6X, a size 8 streamer on 5X.
 MOST_FINER_THOU: dict[str, float] = {"foam": 2.5, "streamer": 3.5, "predator": 3.5}
