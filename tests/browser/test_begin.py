@@ -168,3 +168,37 @@ def test_a_plan_one_angler_began_is_not_shown_to_the_next(first, program):
     program.http.post("/api/v1/anglers/demo").raise_for_status()
     page.goto("/days/plan")
     expect(name).to_have_value("Only mine")
+
+
+OUTFIT = "9 ft 5 wt\n5 wt floating\n"
+DRY = f"{OUTFIT}9 ft 5X tapered, 3 left\nsize 14 dry"
+NYMPHS = "size 14 nymph 2.5 mm bead\nsize 16 nymph 2 mm bead"
+TWO = f"{OUTFIT}9 ft 4X tapered\n5X fluoro\n6X fluoro\n{NYMPHS}"
+
+
+@pytest.mark.parametrize(
+    ("typed", "kind", "school"),
+    [(DRY, "", "Sixty-twenty-twenty, knotless"), (TWO, "Nymph", "Indicator nymph, on a tag")],
+)
+def test_from_nothing_to_a_printed_card_in_eight_clicks(first, typed, kind, school):
+    page, clicks = first, 0
+
+    def click(control):
+        nonlocal clicks
+        clicks += 1
+        control.click(timeout=60_000)
+
+    asked = page.get_by_role("region", name="Whose bench is it?")
+    click(asked.get_by_role("button", name="Start with mine"))
+    page.get_by_label("What you own, one item per line").fill(typed)
+    click(page.get_by_role("button", name="Put on the shelf"))
+    if kind:
+        click(page.get_by_role("button", name=kind, exact=True))
+    click(page.get_by_role("button", name=f"Put {school} on the bench"))
+    expect(page.get_by_role("option", name=re.compile("^Piece 1,"))).to_be_visible()
+    click(page.get_by_role("link", name="Tie", exact=True))
+    click(page.get_by_role("button", name=re.compile("^Cards as PDF")).first)
+    with page.expect_download(timeout=60_000) as card:
+        click(page.get_by_role("menuitem", name=re.compile("^A card each, ")).first)
+    assert card.value.suggested_filename.endswith(".pdf")
+    assert clicks <= 8

@@ -8,6 +8,7 @@ import { useFiles } from './useFiles'
 const ShareCode = defineAsyncComponent(() => import('./ShareCode.vue'))
 const ScanCode = defineAsyncComponent(() => import('./ScanCode.vue'))
 const props = defineProps<{ busy: boolean; piecesShown: boolean }>()
+const plain = defineModel<boolean>('plain', { required: true })
 const emit = defineEmits<{ save: []; saveNew: []; pieces: [] }>()
 
 const bench = useBench()
@@ -81,12 +82,17 @@ function picked(event: Event) {
     <DoOrWhyNot :why-not="bench.canRedo ? '' : 'Nothing was undone.'" @act="bench.redo">
       Redo
     </DoOrWhyNot>
-    <button class="do" type="button" :aria-pressed="bench.ghost !== null" @click="ghost">
-      {{ bench.ghost ? 'Remove the ghost' : 'Pin as ghost' }}
+    <button class="do" type="button" @click="plain = !plain">
+      {{ plain ? 'Full bench' : 'Plain bench' }}
     </button>
-    <button class="do" type="button" :aria-pressed="piecesShown" @click="emit('pieces')">
-      {{ piecesShown ? 'Hide rows' : 'Show rows' }}
-    </button>
+    <template v-if="!plain">
+      <button class="do" type="button" :aria-pressed="bench.ghost !== null" @click="ghost">
+        {{ bench.ghost ? 'Remove the ghost' : 'Pin as ghost' }}
+      </button>
+      <button class="do" type="button" :aria-pressed="piecesShown" @click="emit('pieces')">
+        {{ piecesShown ? 'Hide rows' : 'Show rows' }}
+      </button>
+    </template>
     <NewLeaderMenu />
     <el-dropdown trigger="click" @command="file">
       <button class="do" type="button">File ▾</button>

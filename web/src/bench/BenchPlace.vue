@@ -18,6 +18,7 @@ import { useAxis } from './strip/useAxis'
 import { useZoom } from './strip/useZoom'
 import { useBench } from './useBench'
 import { useGhost } from './useGhost'
+import { usePlain } from './usePlain'
 import { useSaving } from './useSaving'
 import StageTabs from './StageTabs.vue'
 import VerdictColumn from './verdict/VerdictColumn.vue'
@@ -36,6 +37,7 @@ const bar = ref<InstanceType<typeof SelectedThing>>()
 const cast = useCast()
 const stage = useStorage<'lanes' | 'air' | 'water' | 'hold' | 'sure'>('nine-knots.stage', 'lanes')
 const piecesShown = useStorage('nine-knots.rows', true)
+const plain = usePlain()
 
 const work = ref<HTMLElement>()
 const { width } = useElementSize(work)
@@ -74,6 +76,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   <DiffersNote />
   <div v-if="bench.design && bench.evaluation" class="bench">
     <BenchBar
+      v-model:plain="plain"
       :busy="saving.busy.value"
       :pieces-shown="piecesShown"
       @save="saving.save"
@@ -86,7 +89,14 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         <LeaderStrip :axis="axis" :ghost="ghost" @fields="bar?.focus()" />
         <PieceChips class="inset" />
         <SelectedThing ref="bar" class="inset" />
-        <div>
+        <p v-if="plain" class="inset row plain">
+          <RouterLink class="do do--main" to="/tie">Tie this leader</RouterLink>
+          <span class="quiet">
+            Click a piece or a knot to change it. The full bench has lanes, the film of the cast,
+            the water and the pull.
+          </span>
+        </p>
+        <div v-else>
           <StageTabs v-model="stage" />
           <LanesStage v-if="stage === 'lanes'" :axis="axis" :ghost="ghost" />
           <AirStage v-else-if="stage === 'air'" :width="axis.width" />
@@ -94,7 +104,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
           <HoldStage v-else-if="stage === 'hold'" :axis="whole" />
           <MattersStage v-else :axis="whole" />
         </div>
-        <PiecesGrid v-if="piecesShown" />
+        <PiecesGrid v-if="piecesShown && !plain" />
       </div>
       <VerdictColumn
         :ghost="ghost"
@@ -142,6 +152,11 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   grid-template: max-content max-content max-content minmax(0, 1fr) / minmax(0, 1fr);
   gap: 8px;
   min-width: 0;
+}
+
+.plain {
+  align-self: start;
+  margin-top: 12px;
 }
 
 .bench__verdict {

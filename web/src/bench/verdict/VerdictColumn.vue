@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { CastReading, Evaluation } from '@/api/client'
+import type { CastReading, Evaluation, Score } from '@/api/client'
 import { useBench } from '../useBench'
 import { useWater } from '../water/useWater'
 import KnotFaults from './KnotFaults.vue'
@@ -20,38 +20,61 @@ const water = useWater()
 const forTurnover = useTurnoverRemedies()
 const forWater = useWaterRemedies()
 const forVerdict = useVerdictRemedies()
-const measures = computed(() => bench.evaluation?.verdict ?? [])
+type Remedies = 'turnover' | 'drift and depth' | 'match, hold and length'
+const WORK = {
+  turnover: forTurnover,
+  'drift and depth': forWater,
+  'match, hold and length': forVerdict,
+} satisfies Record<Remedies, unknown>
+
+interface Entry {
+  measure: Score
+  ghost: Score | null
+  remedies: Remedies
+}
+
 const ghostOf = (key: string) => props.ghost?.verdict.find((item) => item.key === key) ?? null
+const entries = computed<Entry[]>(() => {
+  const found: Entry[] = []
+  const add = (remedies: Remedies, measure?: Score, ghost?: Score | null) => {
+    if (measure) found.push({ measure, ghost: ghost ?? null, remedies })
+  }
+  add('turnover', props.turnover?.turnover, props.ghostTurnover?.turnover)
+  add('drift and depth', water.reading?.drift, water.ghost?.drift)
+  add('drift and depth', water.reading?.depth_cord, water.ghost?.depth_cord)
+  for (const measure of bench.evaluation?.verdict ?? [])
+    add('match, hold and length', measure, ghostOf(measure.key))
+  return found
+})
+const isWrong = ({ measure }: Entry) => measure.status !== 'right'
+/** What is wrong stands first, in the order of the cast, the water and the leader. */
+const ordered = computed(() => [
+  ...entries.value.filter(isWrong),
+  ...entries.value.filter((entry) => !isWrong(entry)),
+])
+/** Under the last that is wrong of those that are remedied together. */
+function remediesUnder(entry: Entry) {
+  const last = ordered.value.filter((other) => other.remedies === entry.remedies && isWrong(other))
+  return last.at(-1) === entry
+}
 </script>
 
 <template>
   <aside class="verdict" aria-label="The verdict">
     <h2 class="unseen">The verdict</h2>
-    <VerdictCord
-      v-if="turnover"
-      :measure="turnover.turnover"
-      :ghost="ghostTurnover?.turnover ?? null"
-    />
-    <p v-else class="quiet waiting" role="status">
+    <p v-if="!turnover" class="quiet waiting" role="status">
       {{ castRefused || 'Turnover: working out the cast …' }}
     </p>
-    <p v-if="turnover?.agreement" class="agreement">{{ turnover.agreement }}</p>
-    <RemedyList v-if="turnover" what="turnover" :work="forTurnover" />
-    <template v-if="water.reading">
-      <VerdictCord :measure="water.reading.drift" :ghost="water.ghost?.drift ?? null" />
-      <VerdictCord :measure="water.reading.depth_cord" :ghost="water.ghost?.depth_cord ?? null" />
-      <RemedyList what="drift and depth" :work="forWater" />
+    <template v-for="entry in ordered" :key="entry.measure.key">
+      <VerdictCord :measure="entry.measure" :ghost="entry.ghost" />
+      <p v-if="entry.remedies === 'turnover' && turnover?.agreement" class="agreement">
+        {{ turnover.agreement }}
+      </p>
+      <RemedyList v-if="remediesUnder(entry)" :what="entry.remedies" :work="WORK[entry.remedies]" />
     </template>
-    <p v-else class="quiet waiting" role="status">
+    <p v-if="!water.reading" class="quiet waiting" role="status">
       {{ water.refused || 'Drift: working out the water …' }}
     </p>
-    <VerdictCord
-      v-for="measure in measures"
-      :key="measure.key"
-      :measure="measure"
-      :ghost="ghostOf(measure.key)"
-    />
-    <RemedyList what="match, hold and length" :work="forVerdict" />
     <KnotFaults />
     <p v-if="ghost" class="ghost-note">
       <svg width="18" height="12" aria-hidden="true"><ellipse cx="9" cy="6" rx="7" ry="4.5" /></svg>

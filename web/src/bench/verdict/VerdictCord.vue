@@ -6,13 +6,13 @@ import { STATUS_PATHS } from '@/drawing/status'
 /**
  * One measure as a hanging cord: the wanted band is the thick part, the knot is where this leader
  * stands. Too little hangs open below, right sits closed and level, too much is filled and above.
- * One that is right is drawn closer, with the first line of its why; the rest opens.
+ * One that is right folds to a line; its why opens.
  */
 const props = defineProps<{ measure: Score; ghost: Score | null }>()
 
 const TALL = 98
-const CLOSE = 58
-const TOP = 10
+const CLOSE = 32
+const TOP = 7
 const open = ref(false)
 const calm = computed(() => props.measure.status === 'right' && !props.measure.marginal)
 const closer = computed(() => calm.value && !open.value)
@@ -60,7 +60,7 @@ const said = computed(() =>
         <span class="status">{{ said }}</span>
       </p>
       <p v-if="ghost" class="cord__ghost">ghost: {{ ghost.figure }}</p>
-      <p class="cord__why">{{ measure.why }}</p>
+      <p v-if="!closer" class="cord__why">{{ measure.why }}</p>
     </div>
   </section>
 </template>
@@ -156,15 +156,13 @@ const said = computed(() =>
   font-weight: 400;
 }
 
-.cord--closer .cord__figure {
-  margin-top: 0;
+.cord--closer h3 {
+  font-size: 14px;
 }
 
-.cord--closer .cord__why {
-  display: -webkit-box;
-  overflow: hidden;
-  -webkit-box-orient: vertical;
-  -webkit-line-clamp: 1;
+.cord--closer .cord__figure {
+  margin-top: 0;
+  font-size: 15px;
 }
 
 .cord__why {
