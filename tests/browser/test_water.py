@@ -226,7 +226,8 @@ def test_the_depth_table_is_worked_out_and_printed_on_the_card(page):
 def test_a_dry_flys_slack_and_the_rules_of_the_water(page):
     stage = water(page)
     expect(stage).to_contain_text("On the surface")
-    expect(cord(page, "Drift")).to_contain_text("of slack as a soft cast leaves", timeout=30_000)
+    cord(page, "Drift").get_by_role("button", name=re.compile("^why")).click(timeout=30_000)
+    expect(cord(page, "Drift")).to_contain_text("of slack as a soft cast leaves")
     page.locator("#say-water").click()
     panel = page.get_by_role("dialog", name="The water")
     panel.get_by_text("Rules of this water").click()
