@@ -37,5 +37,5 @@ async def get_document(request: Request, isolated: CurrentIsolated) -> Response:
     """Made once, elsewhere: it takes seconds, in which others are answered."""
     state = request.app.state
     if state.document is None:
-        state.document = await isolated.run(document_text)
+        state.document = await isolated.run_own(document_text)
     return Response(state.document, media_type="application/json")

@@ -7,8 +7,7 @@ import { useFiles } from './useFiles'
 
 const ShareCode = defineAsyncComponent(() => import('./ShareCode.vue'))
 const ScanCode = defineAsyncComponent(() => import('./ScanCode.vue'))
-const props = defineProps<{ busy: boolean; piecesShown: boolean }>()
-const plain = defineModel<boolean>('plain', { required: true })
+const props = defineProps<{ busy: boolean; plain: boolean; piecesShown: boolean }>()
 const emit = defineEmits<{ save: []; saveNew: []; pieces: [] }>()
 
 const bench = useBench()
@@ -82,9 +81,6 @@ function picked(event: Event) {
     <DoOrWhyNot :why-not="bench.canRedo ? '' : 'Nothing was undone.'" @act="bench.redo">
       Redo
     </DoOrWhyNot>
-    <button class="do" type="button" @click="plain = !plain">
-      {{ plain ? 'Full bench' : 'Plain bench' }}
-    </button>
     <template v-if="!plain">
       <button class="do" type="button" :aria-pressed="bench.ghost !== null" @click="ghost">
         {{ bench.ghost ? 'Remove the ghost' : 'Pin as ghost' }}

@@ -76,7 +76,7 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
   <DiffersNote />
   <div v-if="bench.design && bench.evaluation" class="bench">
     <BenchBar
-      v-model:plain="plain"
+      :plain="plain"
       :busy="saving.busy.value"
       :pieces-shown="piecesShown"
       @save="saving.save"
@@ -91,13 +91,14 @@ useEventListener(window, 'keydown', (event: KeyboardEvent) => {
         <SelectedThing ref="bar" class="inset" />
         <p v-if="plain" class="inset row plain">
           <RouterLink class="do do--main" to="/tie">Tie this leader</RouterLink>
+          <button class="do" type="button" @click="plain = false">Full bench</button>
           <span class="quiet">
             Click a piece or a knot to change it. The full bench has lanes, the film of the cast,
             the water and the pull.
           </span>
         </p>
         <div v-else>
-          <StageTabs v-model="stage" />
+          <StageTabs v-model="stage" @plain="plain = true" />
           <LanesStage v-if="stage === 'lanes'" :axis="axis" :ghost="ghost" />
           <AirStage v-else-if="stage === 'air'" :width="axis.width" />
           <WaterStage v-else-if="stage === 'water'" :width="axis.width" />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 /** What the stage under the strip shows. */
 const stage = defineModel<'lanes' | 'air' | 'water' | 'hold' | 'sure'>({ required: true })
+const emit = defineEmits<{ plain: [] }>()
 const stages = [
   { key: 'lanes', words: 'Lanes' },
   { key: 'air', words: 'Air: the cast' },
@@ -11,13 +12,17 @@ const stages = [
 </script>
 
 <template>
-  <fieldset class="tabs">
-    <legend class="unseen">Stage</legend>
-    <label v-for="item in stages" :key="item.key">
-      <input v-model="stage" class="behind" type="radio" name="stage" :value="item.key" />
-      <span>{{ item.words }}</span>
-    </label>
-  </fieldset>
+  <div class="row">
+    <fieldset class="tabs">
+      <legend class="unseen">Stage</legend>
+      <label v-for="item in stages" :key="item.key">
+        <input v-model="stage" class="behind" type="radio" name="stage" :value="item.key" />
+        <span>{{ item.words }}</span>
+      </label>
+    </fieldset>
+    <span class="grow" />
+    <button class="link" type="button" @click="emit('plain')">Plain bench</button>
+  </div>
 </template>
 
 <style scoped>
@@ -33,7 +38,7 @@ label {
   cursor: pointer;
 }
 
-span {
+label span {
   display: block;
   padding: 2px 10px;
   border-bottom: 3px solid transparent;

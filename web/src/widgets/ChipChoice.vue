@@ -26,7 +26,11 @@ const name = useId()
         @change="emit('update:modelValue', chip.value)"
       />
       <span>
-        {{ chip.words }}<small v-if="chip.note" class="figure">{{ chip.note }}</small>
+        <span>{{ chip.words }}</span><small
+          v-if="chip.note"
+          :class="{ figure: /\d/.test(chip.note) }"
+          >{{ chip.note }}</small
+        >
       </span>
     </label>
   </fieldset>
@@ -49,7 +53,7 @@ legend {
   font-size: var(--small);
 }
 
-.chip span {
+.chip > span {
   display: inline-block;
   padding: 4px 10px;
   border: 1px solid var(--hair-strong);
@@ -80,7 +84,7 @@ legend {
 }
 
 @media (max-width: 820px) {
-  .chip span {
+  .chip > span {
     padding: 12px 16px;
     border-radius: 24px;
   }
