@@ -36,6 +36,16 @@ function tie(joint: Connection) {
   const made: Connection = { ...joint, dropper: tied.value?.dropper ?? null }
   bench.edit({ act: 'set-joint', joint: props.joint.index, tied: made })
 }
+
+/** What the faults don’t say already: the best choice, and the other school’s. */
+const unsaid = computed(() =>
+  choices.value.filter(
+    (choice) =>
+      !advice.value.faults.some(
+        (fault) => JSON.stringify(fault.instead) === JSON.stringify(choice.joint),
+      ),
+  ),
+)
 </script>
 
 <template>
@@ -52,7 +62,7 @@ function tie(joint: Connection) {
         Fix it
       </button>
     </p>
-    <p v-for="choice in choices" :key="choice.lead" class="quiet">
+    <p v-for="choice in unsaid" :key="choice.lead" class="quiet">
       {{ choice.lead }}: <b>{{ choice.title }}</b> ({{ choice.holds }}), {{ choice.reason }}
       <button
         v-if="!isTied(choice.joint)"
