@@ -13,9 +13,10 @@ import pytest
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.assess.assessor import Assessor
 from nine_knots.core.assess.side_effects import scores_without_cast
-from nine_knots.core.assess.turnover import TurnoverReason
+from nine_knots.core.assess.turnover import MonoReason, TurnoverReason, mono_score
 from nine_knots.core.assess.verdict import HoldReason
 from nine_knots.core.base.units.factors import FOOT_M, INCH_M, THOU_M
+from nine_knots.core.casting.mono import mass_ratio
 from nine_knots.core.casting.stroke import SPEEDS, Stroke
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.leader import Attachment, Leader, TaperedSection
@@ -482,3 +483,30 @@ def test_55_finer_tippet_is_not_said_of_class_tippet_or_wire():
     ).first
     hold = next(score for score in class_and_bite.measures if score.key == "hold")
     assert "iner tippet" not in score_reading(hold, INCHES).why
+
+
+@pytest.mark.parametrize(
+    ("thou", "hook", "bead_mm", "reasons"),
+    [
+        (14.5, 18, 2.3, {MonoReason.TOO_LIGHT}),
+        # with care, the trade says: so heavy a jig is swung over; the model only weighs the mono
+        (9, 10, 4.5, {MonoReason.CASTS_WITH_CARE, MonoReason.CASTS_WELL}),
+        (5.5, 20, 2.0, {MonoReason.CASTS_WELL}),
+    ],
+)
+def test_44_what_a_bead_pulls_of_mono(thou, hook, bead_mm, reasons):
+    jig = fly("nymph", hook, bead=Bead(diameter_mm=bead_mm))
+    at = day(water=RUN, fly=jig, quarry=TROUT, wish="drift deep", **outfit(3))
+    mono = level(thou, 37, "butt", "nylon-medium")
+    leader = by_hand(at, mono, level(min(6, thou), 4, "tippet", "fluorocarbon"))
+    ratio = mass_ratio(leader, jig)
+    assert ratio is not None
+    assert mono_score(ratio).finding.reason in reasons
+
+
+def test_60_twist_is_met_by_a_smaller_fly_or_a_swivel():
+    at = day(fly=fly("foam", 8, bulk="bushy"), water=RUN, quarry=TROUT, **outfit(5))
+    fine = by_hand(at, level(20, 5, "butt"), level(13, 2), level(5, 2, "tippet"))
+    why = score_reading(judged(at, fine)["hold"], INCHES).why
+    assert "a smaller fly" in why
+    assert "a small swivel" in why
