@@ -107,13 +107,18 @@ def leaps_over(leader: Leader, fly: Fly, stock: tuple[Stock, ...]) -> bool:
     return False
 
 
-def contradictions(seed: int) -> Iterator[str]:
-    """What a card of a day by chance says otherwise than the bench, or builds as nobody would."""
+def by_chance(seed: int) -> tuple[str, Situation, Stroke, Angler]:
+    """A kind of fishing, a day of it, a stroke and an angler with a shelf for it."""
     rng = random.Random(seed)
     kind = KINDS[seed % len(KINDS)]
     stock, today = shelf(rng, kind), day(rng, kind)
     stroke = Stroke(speed_m_s=SPEEDS[rng.choice(("normal", "hard"))])
-    angler = Angler(stock=stock)
+    return kind, today, stroke, Angler(stock=stock)
+
+
+def contradictions(seed: int) -> Iterator[str]:
+    """What a card of a day by chance says otherwise than the bench, or builds as nobody would."""
+    kind, today, stroke, angler = by_chance(seed)
     for key in SCHOOLS:
         card = school_today(key, today, stroke, angler)
         if card.design is None or card.group == "not for this":
@@ -123,11 +128,7 @@ def contradictions(seed: int) -> Iterator[str]:
 
 def found_contradictions(seed: int) -> Iterator[str]:
     """What Find shows, or a plan takes, on a day by chance otherwise than the bench reads it."""
-    rng = random.Random(seed)
-    kind = KINDS[seed % len(KINDS)]
-    stock, today = shelf(rng, kind), day(rng, kind)
-    stroke = Stroke(speed_m_s=SPEEDS[rng.choice(("normal", "hard"))])
-    angler = Angler(stock=stock)
+    kind, today, stroke, angler = by_chance(seed)
     asked = Search(today, stroke, angler, Demands(), most=MOST_FOUND)
     try:
         *_, last = asked.rounds()

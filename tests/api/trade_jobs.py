@@ -44,29 +44,24 @@ class AtBench:
         self.client, self.stroke = client, {"speed": job.stroke}
         self.post("/anglers", name="Hanne")
         typed = [f"9 ft {job.weight} wt", f"{job.weight} wt floating line", *job.shelf, *job.flies]
-        self.post(
-            "/owned", text="\n".join([*typed, *([job.fly] if job.fly == str(job.fly) else ())])
-        )
+        self.post("/owned", text="\n".join(typed))
         kit = client.get("/api/v1/kit").json()
-        fly = job.fly
-        if isinstance(fly, str):
-            known = {item["title"] for item in kit["flies"]}
-            before = len(job.flies)
-            assert len(known) == before + 1, known
-            fly = kit["flies"][0] if not before else self._last_typed(kit, job)
         self.day = {
             "water": job.water or RUN,
             "wind": {"speed_m_s": job.wind[0], "bearing": job.wind[1]},
             "quarry": job.fish or TROUT,
-            "fly": fly,
+            "fly": self._tied_on(job.fly) if isinstance(job.fly, str) else job.fly,
             "rod": kit["rods"][0],
             "line": job.line or kit["lines"][0],
             "wish": job.wish,
         }
 
-    def _last_typed(self, kit: dict[str, Any], job: Job) -> dict[str, Any]:
-        rows = self.post("/owned/read", text=job.fly)
-        return next(fly for fly in kit["flies"] if fly["title"] == rows[0]["title"])
+    def _tied_on(self, typed: str) -> dict[str, Any]:
+        """A fly that is typed in, as the kit has it."""
+        (row,) = self.post("/owned/read", text=typed)
+        self.post("/owned", text=typed)
+        flies = self.client.get("/api/v1/kit").json()["flies"]
+        return next(fly for fly in flies if fly["title"] == row["title"])
 
     def post(self, path: str, **body: Any) -> Any:
         """The answer; what is refused fails the test with what it says."""

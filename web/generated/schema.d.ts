@@ -4427,10 +4427,24 @@ export interface components {
         };
         /**
          * BenchRequest
-         * @description A design to read, after at most one change to the leader and one to the sentence; or with
-         *     another fly, which is then fished as it can be.
+         * @description A design to read, after at most one change to the leader and one to the day.
          */
         BenchRequest: {
+            /**
+             * @example {
+             *       "part": "depth",
+             *       "text": "waist-deep"
+             *     }
+             */
+            say?: components["schemas"]["SentenceEdit"] | null;
+            /** @description tied on instead */
+            fly?: components["schemas"]["Fly"] | null;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
             /**
              * @example {
              *       "leader": {
@@ -4539,21 +4553,6 @@ export interface components {
              *     }
              */
             edit?: (components["schemas"]["MoveJoint"] | components["schemas"]["NudgeJoint"] | components["schemas"]["SetLength"] | components["schemas"]["CutBack"] | components["schemas"]["UseStock"] | components["schemas"]["StepStock"] | components["schemas"]["SetRole"] | components["schemas"]["SetWear"] | components["schemas"]["Split"] | components["schemas"]["Merge"] | components["schemas"]["Insert"] | components["schemas"]["Delete"] | components["schemas"]["SetJoint"] | components["schemas"]["HangOn"] | components["schemas"]["MoveThing"] | components["schemas"]["NudgeThing"] | components["schemas"]["SetThing"] | components["schemas"]["StepThing"] | components["schemas"]["TakeOff"] | components["schemas"]["SetDropper"] | components["schemas"]["NudgeDropper"] | components["schemas"]["ChangeFly"] | components["schemas"]["RemoveDropper"] | components["schemas"]["SetFlyInLine"] | components["schemas"]["RemoveFlyInLine"] | components["schemas"]["AddFly"]) | null;
-            /**
-             * @example {
-             *       "part": "depth",
-             *       "text": "waist-deep"
-             *     }
-             */
-            say?: components["schemas"]["SentenceEdit"] | null;
-            /** @description tied on instead */
-            fly?: components["schemas"]["Fly"] | null;
-            /**
-             * Units
-             * @default imperial
-             * @enum {string}
-             */
-            units: "imperial" | "metric";
         };
         /**
          * BranchReading
@@ -5393,9 +5392,24 @@ export interface components {
         };
         /**
          * DayRequest
-         * @description A day, and at most one change to it.
+         * @description A day to read, after at most one change.
          */
         DayRequest: {
+            /**
+             * @example {
+             *       "part": "depth",
+             *       "text": "waist-deep"
+             *     }
+             */
+            say?: components["schemas"]["SentenceEdit"] | null;
+            /** @description tied on instead */
+            fly?: components["schemas"]["Fly"] | null;
+            /**
+             * Units
+             * @default imperial
+             * @enum {string}
+             */
+            units: "imperial" | "metric";
             /**
              * @example {
              *       "fly": {
@@ -5448,21 +5462,6 @@ export interface components {
              *     }
              */
             situation: components["schemas"]["Situation"];
-            /**
-             * @example {
-             *       "part": "depth",
-             *       "text": "waist-deep"
-             *     }
-             */
-            say?: components["schemas"]["SentenceEdit"] | null;
-            /** @description tied on instead */
-            fly?: components["schemas"]["Fly"] | null;
-            /**
-             * Units
-             * @default imperial
-             * @enum {string}
-             */
-            units: "imperial" | "metric";
         };
         /**
          * DayServed

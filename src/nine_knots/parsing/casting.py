@@ -23,6 +23,9 @@ LINE_WORDS = (
     r"floating|floater|floats|intermediate|sink(?:s|ing|er|[\s-]?\d)?|line|head|loop|bare|"
     r"sink[\s-]tip|weight[\s-]forward|double[\s-]taper|shooting|level|(?:type|class)[\s-]?\d"
 )
+# How a rod or a line is made, where it moves nothing here.
+ROD_MAKES = (r"\d[\s-]?(?:pieces?|pcs?)", r"(?:two|double|single)[\s-]handed|switch")
+LINE_MAKES = (r"weight[\s-]forward|double[\s-]taper|long[\s-]belly", "shooting", "head")
 TIP = "10 ft"  # of a sinking tip of which no length is said [P]
 LEVEL_M = 0.55e-3  # of a level nymph line of which no diameter is said [P]
 TIPS: dict[str, Literal["loop", "bare"]] = {
@@ -54,8 +57,8 @@ def parse_rod(scan: Scan, units: Units) -> Parsed:
         )
     length_m = parse_length(long, units.system)
     action = scan.word(ACTIONS)
-    scan.take(r"\d[\s-]?(?:pieces?|pcs?)|(?:two|double|single)[\s-]handed|switch|rod")
-    scan.take(r"(?:two|double|single)[\s-]handed|switch")
+    for moves_nothing in ROD_MAKES:
+        scan.take(moves_nothing)
     words.tell(units.length(length_m).text, said=True)
     words.tell(f"{weight}-weight", said=True)
     words.tell(action or "medium", said=action is not None)
@@ -73,8 +76,8 @@ def parse_line(scan: Scan, units: Units) -> Parsed:
     if sink_tip is None and scan.take(r"sink[\s-]?tip") is not None:
         sink_tip = TIP
     sinking = _sinking(scan)
-    for kind_of_line in (r"weight[\s-]forward|double[\s-]taper|long[\s-]belly", "shooting"):
-        scan.take(kind_of_line)  # how the belly is shaped moves nothing here
+    for moves_nothing in LINE_MAKES:
+        scan.take(moves_nothing)
     level_m = _level_m(scan, units)
     heavy, taper, tip = scan.word(HEAVY), scan.word(TAPERS), scan.word(TIPS)
     mass = scan.take(rf"((?:{NUMBER})\s*(?:g|gr|grains))")
@@ -99,7 +102,6 @@ def parse_line(scan: Scan, units: Units) -> Parsed:
         words.tell(f"a head of {mass}, {long}", said=True)
     if level_m is not None:
         words.tell(f"level, {units.diameter(level_m).text}", said=level_m != LEVEL_M)
-    scan.take("head")
     scan.ends("a line", "8 wt floating, loop")
     line = FlyLine(
         title=scan.title or _line_title(weight, kind, bool(sink_tip)),

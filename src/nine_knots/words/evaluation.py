@@ -52,6 +52,7 @@ from nine_knots.words.tying.steps import WorkOrder, joint_title, work_order
 
 LINE_SHOWN_M = 0.3
 TAPER_STEPS = 12
+MORE_THAN_HALF = 2.0 / 3.0  # of the line's stiffness, which no fraction with a 1 above says
 
 
 @dataclass(frozen=True, slots=True)
@@ -285,9 +286,9 @@ def _step_words(step: float) -> str:
 def _bend_words(bend: float, line: LineProfile) -> str:
     """Bending stiffness against the line's tip, the only yardstick a builder can feel."""
     share = bend / line.match_bend_nm2
-    if 1 / 1.5 < share < 1:
+    if share > MORE_THAN_HALF:
         return f"{share:.1f}× the line's tip"
-    return f"{share:.1f}× the line's tip" if share >= 1 else f"1/{1 / share:.0f} of the line's tip"
+    return f"1/{1 / share:.0f} of the line's tip"
 
 
 def _leader_spans(leader: Leader, line: LineProfile, units: Units) -> tuple[LaneSpan, ...]:

@@ -3,18 +3,18 @@ import { computed, ref, watch } from 'vue'
 import { answered, api } from '@/api/client'
 import { useStock } from '@/api/queries'
 import { useAnglers } from '@/settings/useAnglers'
-import { useSettings } from '@/settings/useSettings'
 import { attempt } from '@/shell/attempt'
 import SayOwned from '@/spools/SayOwned.vue'
 import NewLeaderFor from './NewLeaderFor.vue'
 import SituationSentence from './sentence/SituationSentence.vue'
 import StartLeaders from './StartLeaders.vue'
 import { useBench } from './useBench'
+import { useNewLeader } from './useNewLeader'
 
 /** Where every leader begins: what is owned, the day, and the leaders that suit it. */
 const anglers = useAnglers()
 const bench = useBench()
-const settings = useSettings()
+const { fromNothing } = useNewLeader()
 const { data: stock } = useStock()
 const ownsNothing = computed(() => stock.value?.length === 0)
 /** Whether lines that were typed are not understood yet. */
@@ -23,15 +23,6 @@ const unread = ref(false)
 watch(ownsNothing, async (now, before) => {
   if (before && !now) await bench.startOver(await answered(api.GET('/api/v1/day')))
 })
-
-const fromNothing = () =>
-  attempt(async () => {
-    if (!bench.situation) return
-    const body = { situation: bench.situation, units: settings.units }
-    const leader = await answered(api.POST('/api/v1/proposals/bare', { body }))
-    const { situation } = bench
-    await bench.openDesign({ title: 'New leader', notes: '', situation, leader })
-  })
 </script>
 
 <template>
@@ -49,7 +40,7 @@ const fromNothing = () =>
         <button v-if="bench.canUndo" class="do" type="button" @click="bench.undo">
           Back to the leader before
         </button>
-        <button class="do" type="button" @click="fromNothing">Build by hand</button>
+        <button class="do" type="button" @click="attempt(fromNothing)">Build by hand</button>
         <RouterLink to="/find">Find one by what it must do</RouterLink>
         <RouterLink to="/shelf">Open a saved one</RouterLink>
       </template>

@@ -42,7 +42,7 @@ const unsaid = computed(() =>
   choices.value.filter(
     (choice) =>
       !advice.value.faults.some(
-        (fault) => JSON.stringify(fault.instead) === JSON.stringify(choice.joint),
+        ({ instead }) => instead && tieKey(instead) === tieKey(choice.joint),
       ),
   ),
 )

@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { DAY_KINDS, useNewLeader } from './newLeader'
+import { attempt } from '@/shell/attempt'
+import { DAY_KINDS, useNewLeader, type DayKind } from './useNewLeader'
 
 /** A new leader for a kind of fishing, as a menu beside what lies on the bench. */
-const begin = useNewLeader()
+const { forKind } = useNewLeader()
+const begin = (kind: DayKind) => attempt(() => forKind(kind))
 </script>
 
 <template>

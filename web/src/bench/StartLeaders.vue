@@ -1,35 +1,20 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { answered, api, type Schemas } from '@/api/client'
-import { useAnswer } from '@/api/useAnswer'
+import type { Schemas } from '@/api/client'
 import { longestOf } from '@/drawing/side'
-import { useSettings } from '@/settings/useSettings'
 import { attempt } from '@/shell/attempt'
 import CordMarks from '@/widgets/CordMarks.vue'
 import MiniStrip from '@/widgets/MiniStrip.vue'
-import { overhead, useCast } from './air/useCast'
 import { useBench } from './useBench'
+import { useNewLeader } from './useNewLeader'
+import { useToday } from './useToday'
 
 type Card = Schemas['TodayCard']
 
 /** The three leaders that suit the day at hand best; one click puts one on the bench. */
 const MOST = 3
-const QUIET_MS = 200
 const bench = useBench()
-const cast = useCast()
-const settings = useSettings()
-const asker = `start-${crypto.randomUUID().slice(0, 8)}`
-const { answer: today, refused } = useAnswer(
-  () =>
-    bench.situation && {
-      bench: asker,
-      situation: bench.situation,
-      stroke: overhead(cast.stroke),
-      units: settings.units,
-    },
-  (body, { signal }) => answered(api.POST('/api/v1/today', { body, signal })),
-  { quiet: QUIET_MS, keep: true },
-)
+const { answer: today, refused } = useToday(() => bench.situation)
 const suiting = computed(() =>
   (today.value?.cards ?? []).filter(
     (card) => card.leader && card.group !== 'not for this' && !card.buys.length,
@@ -40,11 +25,8 @@ const others = computed(() => suiting.value.length - shown.value.length)
 const longest = computed(() => longestOf(shown.value))
 const nearest = computed(() => today.value?.cards.find((card) => card.leader))
 
-const put = ({ leader, title }: Card) =>
-  attempt(async () => {
-    if (!leader || !bench.situation) return
-    await bench.openDesign({ title, notes: '', situation: bench.situation, leader })
-  })
+const { put } = useNewLeader()
+const onBench = ({ leader, title }: Card) => leader && attempt(() => put(leader, title))
 </script>
 
 <template>
@@ -60,7 +42,7 @@ const put = ({ leader, title }: Card) =>
           type="button"
           class="leader"
           :aria-label="`Put ${card.title} on the bench`"
-          @click="put(card)"
+          @click="onBench(card)"
         >
           <span class="row leader__head">
             <strong>{{ card.title }}</strong>

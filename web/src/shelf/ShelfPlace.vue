@@ -1,35 +1,26 @@
 <script setup lang="ts">
 import { useRouter } from 'vue-router'
-import { answered, api, type Leader } from '@/api/client'
 import NewLeaderFor from '@/bench/NewLeaderFor.vue'
 import SituationSentence from '@/bench/sentence/SituationSentence.vue'
-import { useBench } from '@/bench/useBench'
-import { useSettings } from '@/settings/useSettings'
 import { attempt } from '@/shell/attempt'
 import LowerRigList from './LowerRigList.vue'
 import SavedLeaders from './SavedLeaders.vue'
 import TodayList from './TodayList.vue'
 import { useDayAtHand } from '@/bench/useDayAtHand'
+import { useNewLeader } from '@/bench/useNewLeader'
 import DoOrWhyNot from '@/widgets/DoOrWhyNot.vue'
 
-const bench = useBench()
-const settings = useSettings()
-const router = useRouter()
 const { situation, notYet } = useDayAtHand()
 
-async function putOnBench(leader: Leader, title: string) {
-  if (!situation.value) return
-  await bench.openDesign({ title, notes: '', situation: situation.value, leader })
-  await router.push('/')
-}
+const { put, fromNothing } = useNewLeader()
+const router = useRouter()
 
-const fromNothing = () =>
-  attempt(async () => {
-    if (!situation.value) return
-    const body = { situation: situation.value, units: settings.units }
-    const leader = await answered(api.POST('/api/v1/proposals/bare', { body }))
-    await putOnBench(leader, 'New leader')
+async function toBench(work: () => Promise<void>) {
+  await attempt(async () => {
+    await work()
+    await router.push('/')
   })
+}
 </script>
 
 <template>
@@ -41,13 +32,16 @@ const fromNothing = () =>
       <div class="row">
         <h2 id="schools-title">Which school today?</h2>
         <span class="grow" />
-        <DoOrWhyNot :why-not="notYet" @act="fromNothing">Build by hand</DoOrWhyNot>
+        <DoOrWhyNot :why-not="notYet" @act="toBench(fromNothing)">Build by hand</DoOrWhyNot>
       </div>
       <p class="quiet schools__day">
         Each is built from the spools you own, cast with your stroke and fished on this day. The
         marks are turnover, depth, drift, match, hold and length.
       </p>
-      <TodayList :situation="situation" @bench="putOnBench" />
+      <TodayList
+        :situation="situation"
+        @bench="(leader, title) => toBench(() => put(leader, title))"
+      />
     </section>
     <SavedLeaders />
     <LowerRigList :situation="situation" />

@@ -1,10 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { answered, api, type Leader, type Schemas, type Situation } from '@/api/client'
+import { type Leader, type Schemas, type Situation } from '@/api/client'
 import { useCatalogue } from '@/api/queries'
-import { useAnswer } from '@/api/useAnswer'
-import { overhead, useCast } from '@/bench/air/useCast'
-import { useSettings } from '@/settings/useSettings'
+import { useToday } from '@/bench/useToday'
 import { longestOf } from '@/drawing/side'
 import LeaderOption from '@/widgets/LeaderOption.vue'
 import SchoolProposal from './SchoolProposal.vue'
@@ -14,11 +12,7 @@ type Card = Schemas['TodayCard']
 /** Every school built, cast and fished for the day: what fits first, the chosen one in full. */
 const props = defineProps<{ situation: Situation | null }>()
 const emit = defineEmits<{ bench: [leader: Leader, title: string] }>()
-const settings = useSettings()
-const cast = useCast()
 const { data: catalogue } = useCatalogue()
-const bench = `today-${crypto.randomUUID().slice(0, 8)}`
-const QUIET_MS = 200
 const WORDS: Record<Card['group'], string> = {
   'fits this day': 'Fits this day',
   'would do': 'Would do with one change',
@@ -26,17 +20,7 @@ const WORDS: Record<Card['group'], string> = {
 }
 const FOLDED: Card['group'] = 'not for this'
 
-const { answer: today, refused } = useAnswer(
-  () =>
-    props.situation && {
-      bench,
-      situation: props.situation,
-      stroke: overhead(cast.stroke),
-      units: settings.units,
-    },
-  (body, { signal }) => answered(api.POST('/api/v1/today', { body, signal })),
-  { quiet: QUIET_MS, keep: true },
-)
+const { answer: today, refused } = useToday(() => props.situation)
 const cards = computed(() => today.value?.cards)
 const groups = computed(() =>
   (Object.keys(WORDS) as Card['group'][])

@@ -8,7 +8,7 @@ from nine_knots.api.examples import DESIGN, SITUATION
 from nine_knots.api.problems import MISSING, RESPONSES
 from nine_knots.api.typed_fields import Form, Typed, field
 from nine_knots.core.base.quantity import Quantity, System
-from nine_knots.core.base.units import parse_length, parse_size
+from nine_knots.core.base.units import Units, parse_length, parse_size
 from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.leader import Leader
 from nine_knots.core.domain.leader.editing import apply_edit
@@ -44,28 +44,27 @@ from nine_knots.words.shortages import ShortageReading, shortage_reading, wanted
 router = APIRouter(prefix="/api/v1", tags=["bench"], responses=RESPONSES)
 
 
-class BenchRequest(Form):
-    """A design to read, after at most one change to the leader and one to the sentence; or with
-    another fly, which is then fished as it can be."""
+class DayChange(Form):
+    """Something of the day said otherwise, or another fly, which is then fished as it can be."""
+
+    say: SentenceEdit | None = Field(
+        default=None, examples=[{"part": "depth", "text": "waist-deep"}]
+    )
+    fly: Fly | None = Field(default=None, description="tied on instead")
+    units: System = "imperial"
+
+
+class BenchRequest(DayChange):
+    """A design to read, after at most one change to the leader and one to the day."""
 
     design: Design = Field(examples=[DESIGN])
     edit: Edit | None = Field(default=None, examples=[{"act": "split", "piece": 0}])
-    say: SentenceEdit | None = Field(
-        default=None, examples=[{"part": "depth", "text": "waist-deep"}]
-    )
-    fly: Fly | None = Field(default=None, description="tied on instead")
-    units: System = "imperial"
 
 
-class DayRequest(Form):
-    """A day, and at most one change to it."""
+class DayRequest(DayChange):
+    """A day to read, after at most one change."""
 
     situation: Situation = Field(examples=[SITUATION])
-    say: SentenceEdit | None = Field(
-        default=None, examples=[{"part": "depth", "text": "waist-deep"}]
-    )
-    fly: Fly | None = Field(default=None, description="tied on instead")
-    units: System = "imperial"
 
 
 class DayAnswer(BaseModel):
@@ -123,12 +122,8 @@ def post_bench(session: CurrentSession, asked: BenchRequest) -> BenchAnswer:
     """Apply the change, evaluate the result; nothing is stored."""
     angler = session.angler(asked.units)
     units = angler.units
-    design = asked.design
-    if asked.say is not None:
-        heard = apply_sentence_edit(design.situation, asked.say, units)
-        design = design.model_copy(update={"situation": heard})
-    situation, note = _with_fly(design.situation, asked.fly)
-    design = design.model_copy(update={"situation": situation})
+    situation, note = _changed(asked.design.situation, asked, units)
+    design = asked.design.model_copy(update={"situation": situation})
     if asked.edit is not None:
         workbench = Workbench(stock=angler.stock, fly=design.situation.fly, units=units)
         design = design.model_copy(
@@ -207,20 +202,19 @@ def post_bare_leader(session: CurrentSession, asked: BareLeaderRequest) -> Leade
 def post_day(session: CurrentSession, asked: DayRequest) -> DayAnswer:
     """Apply the change; nothing is stored."""
     units = session.angler(asked.units).units
-    day = asked.situation
-    if asked.say is not None:
-        day = apply_sentence_edit(day, asked.say, units)
-    day, note = _with_fly(day, asked.fly)
+    day, note = _changed(asked.situation, asked, units)
     said = typed_figures(day, units)
     return DayAnswer(situation=day, sentence=sentence_words_of(day, said), said=said, note=note)
 
 
-def _with_fly(day: Situation, fly: Fly | None) -> tuple[Situation, str]:
-    """The day with another fly, fished as that can be, and what is said of it."""
-    if fly is None:
+def _changed(day: Situation, asked: DayChange, units: Units) -> tuple[Situation, str]:
+    """The day as it is said now, its fly fished as it can be; and what changed with the fly."""
+    if asked.say is not None:
+        day = apply_sentence_edit(day, asked.say, units)
+    if asked.fly is None:
         return day, ""
-    wish = suited_wish(fly, day.wish, day.water)
-    return day.evolve(fly=fly, wish=wish), changed_wish_words(fly, day.wish, wish)
+    wish = suited_wish(asked.fly, day.wish, day.water)
+    return day.evolve(fly=asked.fly, wish=wish), changed_wish_words(asked.fly, day.wish, wish)
 
 
 @router.get("/day/{kind}", summary="Show a typical day of a kind")

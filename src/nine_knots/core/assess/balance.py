@@ -50,7 +50,7 @@ def balance_of(
 
 def _lifeless(leader: Leader, situation: Situation) -> bool:
     fly = situation.fly
-    if fly.is_long or fly.bead is not None or fly.head is not None:
+    if fly.is_long or fly.is_weighted:
         return False
     asks = thou_by_hook(situation)
     beyond = leader.tippet_diameter_m / THOU_M - asks

@@ -16,6 +16,7 @@ Snags = Literal["open", "some snags", "heavy snags"]
 Bearing = Literal["upstream", "downstream", "across", "behind", "in the face"]
 Wish = Literal["drift on top", "hang in the film", "drift deep", "swing", "strip", "lead and drop"]
 Temper = Literal["easy", "wary", "very wary"]
+MOVES_M_S = 0.05
 SHOT_TO_WEIGHT = 7  # of a line, above which no shot is hung on a streamer's leader [P]
 FLOATING_WISHES: tuple[Wish, ...] = ("drift on top", "hang in the film")
 
@@ -72,6 +73,11 @@ class Water(Frozen):
     snags: Snags = "open"
     temperature_c: float = Field(default=10.0, ge=0.0, le=30.0)
     rules: WaterRules = WaterRules()
+
+    @property
+    def moves(self) -> bool:
+        """Whether it carries a fly along."""
+        return self.pace_m_s > MOVES_M_S
 
     @property
     def salinity_g_kg(self) -> float:

@@ -15,11 +15,9 @@ from nine_knots.core.domain.tackle import Bead, Fly, FlyLine, Rod
 from nine_knots.core.domain.tackle.fly import floats_up
 
 DayKind = Literal["dry", "nymph", "streamer", "salt", "teeth", "tight line"]
-MOVES_M_S = 0.05
 
 RUN = Water(kind="run", depth_m=0.8, pace_m_s=0.6)
 TROUT = TargetFish(kind="trout", mass_kg=0.5)
-STREAMER = Fly(title="Streamer 6", kind="streamer", hook=6)
 # Water, fish, what the fly is to do, the weight of line that most take, and a fly where the box has
 # none such [P].
 USUAL: dict[DayKind, tuple[Water, TargetFish, Wish, int, Fly]] = {
@@ -31,7 +29,7 @@ USUAL: dict[DayKind, tuple[Water, TargetFish, Wish, int, Fly]] = {
         5,
         Fly(title="Nymph 14, 2.5 mm bead", kind="nymph", hook=14, bead=Bead(diameter_mm=2.5)),
     ),
-    "streamer": (RUN, TROUT, "strip", 6, STREAMER),
+    "streamer": (RUN, TROUT, "strip", 6, Fly(title="Streamer 6", kind="streamer", hook=6)),
     "salt": (
         Water(kind="flats", depth_m=0.8, pace_m_s=0.1, bed="sand"),
         TargetFish(kind="sea-bass", mass_kg=2.0),
@@ -122,8 +120,7 @@ def _rod(weight: int, rods: tuple[Rod, ...]) -> Rod:
 
 def suited_wish(fly: Fly, wish: Wish, water: Water) -> Wish:
     """What a fly can be fished to do: what was wished where it can, else what is usual for it."""
-    moves = water.pace_m_s > MOVES_M_S
-    can: tuple[Wish, ...] = ("strip", "swing") if moves else ("strip",)
+    can: tuple[Wish, ...] = ("strip", "swing")
     if fly.kind == "emerger":
         can = ("hang in the film", "drift on top")
     elif floats_up(fly):
@@ -134,5 +131,5 @@ def suited_wish(fly: Fly, wish: Wish, water: Water) -> Wish:
         can = ("swing", "drift deep", "strip", "hang in the film")
     elif fly.is_long:
         can = (*can, "lead and drop")
-    usable = can if moves else tuple(each for each in can if each != "swing")
+    usable = can if water.moves else tuple(each for each in can if each != "swing")
     return wish if wish in usable else usable[0]

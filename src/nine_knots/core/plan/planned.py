@@ -1,7 +1,7 @@
 """A day planned: leaders tried on every stretch, and the fewest that fish them all."""
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import partial
 from itertools import islice
 from typing import Literal
@@ -233,25 +233,23 @@ def _joined(rows: list[LeaderOption], kept: list[tuple[LowerRig, Wish]]) -> Iter
     thicker hangs below something thinner, and the whole stays about as long as one of them. A fly
     that floats hangs from the ring on the tippet that it has elsewhere."""
     parted = [row for row in rows if parting_joint(row.leader) is not None]
-    lowers = [
-        _Lower(lower_of(row.leader), row.wish, row.leader.length_m, row.title, row.buys)
-        for row in parted
-    ]
-    lowers += [_Lower(rig.leader, wish, 0.0) for rig, wish in kept]
+    # each with how long the leader is that it was made for
+    lowers = [(replace(row, leader=lower_of(row.leader)), row.leader.length_m) for row in parted]
+    lowers += [(LeaderOption("", rig.leader, wish, "shelf"), 0.0) for rig, wish in kept]
     lowers += [
-        _Lower(below, row.wish, row.leader.length_m, ON_THE_RING, row.buys)
+        (replace(row, leader=below, title=ON_THE_RING), row.leader.length_m)
         for row in rows
         if row.wish in FLOATING_WISHES and (below := tippet_of(row.leader)) is not None
     ]
     for upper in parted:
         end_m = upper.leader.pieces[(parting_joint(upper.leader) or 0) - 1].lower_diameter_m
-        for lower in lowers:
+        for lower, whole_m in lowers:
             if lower.leader.pieces[0].upper_diameter_m > AS_THICK * end_m:
                 continue
             joined = with_lower(upper.leader, lower.leader)
             if lower.wish in FLOATING_WISHES:
                 joined = joined.evolve(attachments=tuple(filter(_floats_by, joined.attachments)))
-            if joined.length_m <= AS_LONG * max(lower.whole_m, upper.leader.length_m):
+            if joined.length_m <= AS_LONG * max(whole_m, upper.leader.length_m):
                 own = upper.origin != "school"
                 yield LeaderOption(
                     upper.title if own or not lower.title else lower.title,
@@ -260,18 +258,6 @@ def _joined(rows: list[LeaderOption], kept: list[tuple[LowerRig, Wish]]) -> Iter
                     "joined",
                     buys=tuple(dict.fromkeys((*upper.buys, *lower.buys))),
                 )
-
-
-@dataclass(frozen=True, slots=True)
-class _Lower:
-    """A lower part that may hang from another upper: for what is wanted of its fly, and how long
-    and of what name the leader is that it was made for."""
-
-    leader: Leader
-    wish: Wish
-    whole_m: float
-    title: str = ""
-    buys: tuple[Wanted, ...] = ()
 
 
 def _floats_by(thing: Attachment) -> bool:

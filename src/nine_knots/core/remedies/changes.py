@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Iterator
 from dataclasses import dataclass
+from itertools import islice
 
 from nine_knots.core.assess.angler import Angler
 from nine_knots.core.domain.leader.workbench import Workbench
@@ -20,6 +21,7 @@ from nine_knots.core.remedies.rig_changes import (
 )
 from nine_knots.core.remedies.schools import by_school
 from nine_knots.core.remedies.search import (
+    MOST_STEPS,
     Served,
     Serves,
     Trial,
@@ -88,7 +90,8 @@ def _bead(sought: RemedySearch) -> Served | None:
 def _fly(sought: RemedySearch) -> Served | None:
     if not sought.more:
         return None
-    return first(sought.serves, heavier_flies(sought.now, sought.angler.flies))
+    heavier = heavier_flies(sought.now, sought.angler.flies)
+    return first(sought.serves, islice(heavier, MOST_STEPS))
 
 
 def _sink_tip(sought: RemedySearch) -> Served | None:

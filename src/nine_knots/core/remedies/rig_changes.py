@@ -173,10 +173,10 @@ def beads(now: Trial, heavier: bool) -> Iterator[Trial]:
 
 
 def heavier_flies(now: Trial, flies: tuple[Fly, ...]) -> Iterator[Trial]:
-    """Flies of the box of the same kind that weigh more, the lightest first."""
+    """Each fly of the box of the same kind that weighs more, the lightest first."""
     own = now.design.situation.fly
     heavier = [fly for fly in flies if fly.kind == own.kind and fly.mass_kg > own.mass_kg]
-    for fly in sorted(heavier, key=lambda fly: fly.mass_kg)[:MOST_STEPS]:
+    for fly in sorted(heavier, key=lambda fly: fly.mass_kg):
         yield now.with_fly(FlySwapped(fly.title), fly)
 
 

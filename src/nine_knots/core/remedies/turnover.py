@@ -24,6 +24,7 @@ from nine_knots.core.domain.design import Design
 from nine_knots.core.domain.leader.workbench import Workbench
 from nine_knots.core.domain.tackle import Fly
 from nine_knots.core.remedies.adjustment import Both, FlySwapped, OtherStroke, Part
+from nine_knots.core.remedies.rig_changes import heavier_flies
 from nine_knots.core.remedies.schools import by_school
 from nine_knots.core.remedies.search import (
     MOST_STEPS,
@@ -160,15 +161,8 @@ def _of_mono(now: Trial, angler: Angler) -> tuple[Remedy, ...]:
     bench = Workbench(stock=angler.stock, fly=day.fly, units=units)
     serves = outcome_by(measures, more=True)
     before = other_measures(now.design, USUAL_QUESTION, angler)
-    heavier = sorted(
-        (other_fly for other_fly in angler.flies if other_fly.kind == day.fly.kind),
-        key=lambda other_fly: other_fly.mass_kg,
-    )
-    flies = (
-        now.with_fly(FlySwapped(fly.title), fly) for fly in heavier if fly.mass_kg > day.fly.mass_kg
-    )
     found: tuple[tuple[What, Served | None], ...] = (
-        ("fly", first(serves, flies)),
+        ("fly", first(serves, heavier_flies(now, angler.flies))),
         ("butt", smallest(serves, other_spools(now, bench, 0, False, "mono"))),
     )
     return tuple(

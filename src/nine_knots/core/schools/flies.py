@@ -58,8 +58,3 @@ def floating_dry(brief: SchoolBrief) -> Fly:
     if carry:
         return min(carry, key=lambda fly: fly.air_drag_area_m2)
     return max(dry, key=lambda fly: fly_float(fly).carries_n, default=BUSHY_DRY)
-
-
-def is_weighted(fly: Fly) -> bool:
-    """Whether a fly carries a bead, a cone or eyes."""
-    return fly.bead is not None or fly.head is not None

@@ -4,7 +4,7 @@ from nine_knots.core.base.units.factors import FOOT_M, INCH_M
 from nine_knots.core.domain.situation import Situation
 from nine_knots.core.schools.by_strength import tapered
 from nine_knots.core.schools.by_water import feet
-from nine_knots.core.schools.flies import is_weighted, upper_nymph
+from nine_knots.core.schools.flies import upper_nymph
 from nine_knots.core.schools.indicator import (
     FLOAT_M,
     below_bought,
@@ -57,7 +57,7 @@ def _one_fly(brief: SchoolBrief) -> Plan:
     below_m = _one_m(brief.situation)
     above_m = max(4.0 * FOOT_M, brief.length_m - below_m)
     tippet = PlannedSection(role="tippet", length_m=below_m, diameter_m=brief.tippet_m, prefer=SUNK)
-    shots = () if is_weighted(brief.situation.fly) else (usual_shot(brief, SHOT_ABOVE_M),)
+    shots = () if brief.situation.fly.is_weighted else (usual_shot(brief, SHOT_ABOVE_M),)
     shot_kg = sum(shot.mass_kg for shot in shots)
     return Plan(
         pieces=(*tapered(brief, above_m, brief.tippet_m * 1.45, SHARES), tippet),

@@ -7,7 +7,6 @@ from nine_knots.core.domain.tackle.fly import floats_up
 
 Suits = Callable[[Situation], str]
 
-MOVES_M_S = 0.05
 DEEPEST_UNDER_DRY_M = 1.2  # where a dry fly still carries a nymph down [P]
 SMALL_KG, HEAVY_KG = 3.0, 2.0  # of shy fish on flats; of steelhead
 HUGE_KG = 25.0  # for level mono and long wire
@@ -58,7 +57,7 @@ def for_a_nymph(day: Situation) -> str:
 
 def for_a_tight_line(day: Situation) -> str:
     """Where a sunk fly is led through moving water, up close."""
-    if day.water.pace_m_s <= MOVES_M_S:
+    if not day.water.moves:
         return "A tight line is led with the current, and this water is still."
     return for_a_nymph(day)
 

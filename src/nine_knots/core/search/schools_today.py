@@ -224,11 +224,13 @@ class _Bench:
         self, leader: Leader, number: int
     ) -> tuple[Design, tuple[Score, ...]] | None:
         """The leader with one piece of what a shop has for it, where it then serves."""
+        made = self._from_shop
+        if made is None:
+            return None
+        ours, theirs = leader.pieces, made.leader.pieces
+        if len(ours) != len(theirs) or ours[number].form != theirs[number].form:
+            return None
         with suppress(Refused):
-            made = propose_to_buy(self.angler, self.school.key, self.day, SchoolParameters())
-            ours, theirs = leader.pieces, made.leader.pieces
-            if len(ours) != len(theirs) or ours[number].form != theirs[number].form:
-                return None
             pieces = [*ours[:number], theirs[number], *ours[number + 1 :]]
             changed = rebuilt(leader, pieces, list(leader.joints))
             measures = self.measures(changed, self.stroke)
@@ -237,12 +239,20 @@ class _Bench:
         return None
 
     @cached_property
+    def _from_shop(self) -> Proposal | None:
+        with suppress(Refused):
+            return propose_to_buy(self.angler, self.school.key, self.day, SchoolParameters())
+        return None
+
+    @cached_property
     def bought(self) -> tuple[Proposal, tuple[Score, ...]] | None:
         """The leader with what a shop has for it, of few things, where it then serves."""
+        made = self._from_shop
+        if made is None or len(made.buys) > FEW:
+            return None
         with suppress(Refused):
-            made = propose_to_buy(self.angler, self.school.key, self.day, SchoolParameters())
             measures = self.measures(made.leader, self.stroke)
-            if len(made.buys) <= FEW and all(score.status == "right" for score in measures):
+            if all(score.status == "right" for score in measures):
                 return made, measures
         return None
 

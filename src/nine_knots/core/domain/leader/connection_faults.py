@@ -11,6 +11,7 @@ from nine_knots.core.domain.leader.connections import (
     ROUNDING_M,
     Piece,
     blood_fits,
+    holds_in,
     joint_between,
     loop_cuts,
     ring_between,
@@ -79,12 +80,11 @@ def faults_of_knots(
 
 def _flaw_in(key: KnotKey, piece: Piece, thick_m: float) -> ConnectionFlaw | None:
     """What keeps a knot from holding in a piece of this thickness."""
-    knot, wire = KNOTS[key], piece.strand.substance.family == "wire"
-    if wire:
-        return None if piece.strand.material in knot.wires else ConnectionFlaw.SLIPS_IN_WIRE
-    if not knot.mono:
-        return ConnectionFlaw.FOR_WIRE_ONLY
-    return ConnectionFlaw.TOO_HEAVY if knot.most_m and thick_m >= knot.most_m else None
+    if holds_in(key, piece, thick_m):
+        return None
+    if piece.strand.substance.family == "wire":
+        return ConnectionFlaw.SLIPS_IN_WIRE
+    return ConnectionFlaw.TOO_HEAVY if KNOTS[key].mono else ConnectionFlaw.FOR_WIRE_ONLY
 
 
 def faults_between(tied: Connection, above: Piece, below: Piece) -> tuple[ConnectionFault, ...]:

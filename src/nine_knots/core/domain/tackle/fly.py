@@ -117,6 +117,11 @@ class Fly(Frozen):
         return 1e-3 * _body_mm(self.hook)
 
     @property
+    def is_weighted(self) -> bool:
+        """Whether it carries a bead, a cone or eyes."""
+        return self.bead is not None or self.head is not None
+
+    @property
     def is_long(self) -> bool:
         """Whether its dressing streams out beyond the hook."""
         return self.kind in _LONG
