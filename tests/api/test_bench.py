@@ -135,7 +135,7 @@ def test_a_day_is_said_without_a_leader_and_its_presentation_follows_the_fly(cli
     dry = next(fly for fly in flies if fly["kind"] == "dry")
     tied = client.post("/api/v1/day", json={"situation": said["situation"], "fly": dry}).json()
     assert tied["situation"]["wish"] == "drift on top"
-    assert tied["note"] == f"The {dry['title']} can't drift deep, so it is now to drift on top."
+    assert tied["note"] == f"The {dry['title']} can't drift deep, so it is set to drift on top."
     assert client.get("/api/v1/day/whale").status_code == 422
     wrong = {"situation": day, "say": {"part": "depth", "text": "deep-ish"}}
     assert client.post("/api/v1/day", json=wrong).json()["where"] == "depth"

@@ -60,7 +60,7 @@ def test_a_new_leader_is_one_click_away_and_the_old_one_comes_back(page):
     expect(said).to_contain_text("to swing for wary trout")
     said.get_by_role("button", name=re.compile("^the ")).first.click()
     page.get_by_role("dialog").get_by_text("Skarn sedge 14", exact=True).click()
-    expect(page.get_by_text("The Skarn sedge 14 can't swing, so it is now to")).to_be_visible()
+    expect(page.get_by_text("The Skarn sedge 14 can't swing, so it is set to")).to_be_visible()
     page.get_by_role("link", name="Bench", exact=True).click()
     expect(page.get_by_role("button", name=re.compile("^Put .* on the bench")).first).to_be_visible(
         timeout=60_000

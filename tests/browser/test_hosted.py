@@ -105,7 +105,7 @@ def test_joining_by_a_passkey_and_coming_in_by_passkey_password_and_code(page, s
 
 def test_a_leader_is_given_to_a_group_read_and_taken_back(page, site, keeper):
     join_by_password(page, site, invite(keeper), "Torv")
-    page.get_by_role("button", name="Look round the demo first").click()
+    page.get_by_role("button", name="Look around the demo first").click()
     expect(page.get_by_role("button", name="Demo", exact=True)).to_be_visible(timeout=30_000)
     page.get_by_role("link", name="Shared").click()
     page.get_by_role("link", name="Groups").click()

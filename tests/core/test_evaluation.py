@@ -111,6 +111,8 @@ def test_the_sentence_uses_words_where_a_figure_is_near_one():
     odd = sentence_words(day(water=Water(depth_m=0.65), wind=Wind(speed_m_s=12.0)), METRIC)
     words = {part.part: part.text for part in odd}
     assert words["water"].startswith("65 cm deep")
+    deep = sentence_words(day(water=Water(kind="lake", depth_m=2.2, pace_m_s=0.0)), METRIC)
+    assert deep[0].text == "over-the-head lake"
     assert words["wind"].startswith("wind of 12.0 m/s")
 
 

@@ -24,6 +24,7 @@ LINES = [
     ("weight forward 5 wt floating", "line", ("weight", 5)),
     ("8 wt shooting head, sink 3", "line", ("sinking", "sink-3")),
     ("3 wt level nymph line .022 in", "line", ("level_m", pytest.approx(0.022 * 0.0254))),
+    ("3 wt level line", "line", ("title", "3-weight level line")),
     ("8 wt type 7", "line", ("sinking", "sink-7")),
     ("0X bicolour sighter 20 m", "spool", ("remaining_m", 20.0)),
     (".16 mm hi-vis mono 50 m", "spool", ("remaining_m", 50.0)),

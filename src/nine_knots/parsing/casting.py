@@ -104,7 +104,10 @@ def parse_line(scan: Scan, units: Units) -> Parsed:
         words.tell(f"level, {units.diameter(level_m).text}", said=level_m != LEVEL_M)
     scan.ends("a line", "8 wt floating, loop")
     line = FlyLine(
-        title=scan.title or _line_title(weight, kind, bool(sink_tip)),
+        title=scan.title
+        or (
+            f"{weight}-weight level line" if level_m else _line_title(weight, kind, bool(sink_tip))
+        ),
         weight=weight,
         half_sizes_heavy=heavy or 0,
         sinking=kind,

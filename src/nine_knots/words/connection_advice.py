@@ -41,7 +41,7 @@ REASONS: dict[ConnectionReason, str] = {
     Why.SLIMMER_LOOPS: "slimmer in line, a little weaker.",
     Why.RING_OF_TWO_MATERIALS: "fluorocarbon straight to nylon is a weak spot; use a ring between "
     "them.",
-    Why.THREE_TURNS_OF_TWO_MATERIALS: "between fluorocarbon and nylon a third turn holds a little "
+    Why.THREE_TURNS_OF_TWO_MATERIALS: "between fluorocarbon and nylon, three turns hold a little "
     "more than two.",
     Why.NO_METAL_OF_TWO_MATERIALS: "no metal in the leader; a little weaker than the ring.",
     Why.RING_FOR_A_SEASON: "the other school joins them with a ring and keeps the leader for a "

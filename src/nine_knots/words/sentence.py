@@ -111,7 +111,8 @@ def sentence_words_of(
 ) -> tuple[SentenceWord, ...]:
     """The same from what ``typed_figures`` makes of the day."""
     water, wind, quarry = situation.water, situation.wind, situation.quarry
-    depth = said["depth"].word or f"{said['depth'].figure} deep"
+    word = said["depth"].word
+    depth = word.replace(" ", "-") if word else f"{said['depth'].figure} deep"
     tint = "" if water.clarity == "clear" else f"{water.clarity} "
     snags = "" if water.snags == "open" else f" with {water.snags}"
     pace = said["pace"].word or said["pace"].figure
@@ -137,7 +138,7 @@ def changed_wish_words(fly: Fly, before: Wish, after: Wish) -> str:
     """What changed with the fly; nothing where it is fished as before."""
     if before == after:
         return ""
-    return f"The {fly.title} can't {before}, so it is now to {after}."
+    return f"The {fly.title} can't {before}, so it is set to {after}."
 
 
 def apply_sentence_edit(situation: Situation, say: SentenceEdit, units: Units) -> Situation:

@@ -40,7 +40,7 @@ def wanted_words(wanted: Wanted, units: Units) -> str:
     if isinstance(wanted, WantedSighter):
         return f"two-colour sighter of about {units.diameter(wanted.across_m).text}"
     if isinstance(wanted, WantedFly):
-        return f"the fly {wanted.title}"
+        return f"the fly “{wanted.title}”"
     if isinstance(wanted, WantedMore):
         asked, left = units.length(wanted.length_m).text, units.length(wanted.left_m).text
         return f"{asked} of {wanted.title}, which has {left} left"

@@ -50,7 +50,7 @@ watch(ownsNothing, async (now, before) => {
         type="button"
         @click="attempt(anglers.toDemo)"
       >
-        Look round the demo first
+        Look around the demo first
       </button>
     </p>
   </div>

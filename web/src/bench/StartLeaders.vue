@@ -14,7 +14,7 @@ type Card = Schemas['TodayCard']
 /** The three leaders that suit the day at hand best; one click puts one on the bench. */
 const MOST = 3
 const bench = useBench()
-const { answer: today, refused } = useToday(() => bench.situation)
+const { answer: today, refused } = useToday(() => bench.situation, { keep: false })
 const suiting = computed(() =>
   (today.value?.cards ?? []).filter(
     (card) => card.leader && card.group !== 'not for this' && !card.buys.length,
@@ -64,7 +64,9 @@ const onBench = ({ leader, title }: Card) => leader && attempt(() => put(leader,
     </p>
     <p v-if="today">
       <RouterLink to="/shelf">{{
-        others > 0 ? `${others} more, and why the others don’t suit` : 'All schools, and why'
+        others > 0
+          ? `${others} more, and why the others don’t suit`
+          : 'All schools, and why each fits or not'
       }}</RouterLink>
     </p>
   </section>

@@ -20,7 +20,7 @@ const WORDS: Record<Card['group'], string> = {
 }
 const FOLDED: Card['group'] = 'not for this'
 
-const { answer: today, refused } = useToday(() => props.situation)
+const { answer: today, refused } = useToday(() => props.situation, { keep: true })
 const cards = computed(() => today.value?.cards)
 const groups = computed(() =>
   (Object.keys(WORDS) as Card['group'][])

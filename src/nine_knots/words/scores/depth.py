@@ -52,7 +52,7 @@ def _lowest(found: DepthFinding, units: Units) -> str:
         "up.",
         DepthReason.IN_THE_WATER: f"In {whole} of water.",
         DepthReason.LINE_ON_BED: f"It sinks through {whole} of water before you have stripped it "
-        "in: take a line that sinks more slowly, or begin to strip at once.",
+        "in: use a line that sinks more slowly, or start stripping at once.",
         DepthReason.PLOUGHS_BED: f"On the bed. In {whole} of water.",
     }
     return said[found.reason]
