@@ -3417,7 +3417,7 @@ export interface paths {
         put?: never;
         /**
          * Rank the schools for a day
-         * @description Those that fit, those that would with one change, those that are not for this and why.
+         * @description Those that fit, those that would with a change or a purchase, and the rest with why.
          */
         post: operations["post_today"];
         delete?: never;

@@ -15,7 +15,7 @@ const emit = defineEmits<{ bench: [leader: Leader, title: string] }>()
 const { data: catalogue } = useCatalogue()
 const WORDS: Record<Card['group'], string> = {
   'fits this day': 'Fits this day',
-  'would do': 'Would do with one change',
+  'would do': 'Would do with a change or a few spools more',
   'not for this': 'Not for this',
 }
 const FOLDED: Card['group'] = 'not for this'

@@ -52,7 +52,7 @@ class DaysRequest(Form):
 async def post_today(
     session: CurrentSession, asked: TodayRequest, answering: CurrentAnswering
 ) -> TodayReading:
-    """Those that fit, those that would with one change, those that are not for this and why."""
+    """Those that fit, those that would with a change or a purchase, and the rest with why."""
     thrown = await throwing_outfit(session, asked.stroke, asked.units)
     return await _today(asked.bench, asked.situation, thrown, answering)
 
